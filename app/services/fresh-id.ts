@@ -1,0 +1,4 @@
+/** A name used nowhere else. */
+export function freshId(): string {
+  return crypto.randomUUID();
+}

@@ -1,0 +1,44 @@
+import { DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
+import * as z from 'zod';
+import { Database } from '../store/database';
+
+const settingsSchema = z.object({
+  look: z.enum(['system', 'light', 'dark']).default('system'),
+  /** Seconds of getting ready before second zero (house value 10). */
+  countIn: z.union([z.literal(0), z.literal(5), z.literal(10), z.literal(20)]).default(10),
+  countFrom: z.union([z.literal(3), z.literal(5)]).default(5),
+  volume: z.number().min(0).max(1).default(0.8),
+  speak: z.boolean().default(true),
+  cautionSeen: z.boolean().default(false),
+});
+export type Settings = z.infer<typeof settingsSchema>;
+
+/** Choices that are remembered from visit to visit. */
+@Injectable({ providedIn: 'root' })
+export class SettingsService {
+  private readonly database = inject(Database);
+  private readonly document = inject(DOCUMENT);
+  private readonly state = signal<Settings>(settingsSchema.parse({}));
+  readonly settings = this.state.asReadonly();
+  /** Settles when the remembered choices have been read. */
+  readonly loaded: Promise<void>;
+
+  constructor() {
+    this.loaded = this.load();
+    effect(() => {
+      const { look } = this.state();
+      this.document.documentElement.style.colorScheme = look === 'system' ? 'light dark' : look;
+    });
+  }
+
+  private async load(): Promise<void> {
+    const stored = await this.database.choices.get('settings');
+    const parsed = settingsSchema.safeParse(stored?.value);
+    if (parsed.success) this.state.set(parsed.data);
+  }
+
+  change(change: Partial<Settings>): void {
+    this.state.update((before) => ({ ...before, ...change }));
+    void this.database.choices.put({ key: 'settings', value: this.state() });
+  }
+}

@@ -1,0 +1,42 @@
+import { inject, Injectable, InjectionToken } from '@angular/core';
+import { Dexie, type Table } from 'dexie';
+import type { LogEntry, Sheet, UnfinishedRun } from '../../core/index';
+
+/** Name of the browser's database; specs give each test one of its own. */
+export const databaseName = new InjectionToken<string>('database name', { factory: () => 'keen-tempo' });
+
+/** A sheet as it is stored, with what the list needs to sort by. */
+export interface StoredSheet {
+  readonly id: string;
+  readonly changedAt: number;
+  readonly demo: boolean;
+  readonly sheet: Sheet;
+}
+
+export interface StoredEntry {
+  readonly id: string;
+  readonly startedAt: number;
+  readonly sheetId: string;
+  readonly demo: boolean;
+  readonly entry: LogEntry;
+}
+
+/** A remembered choice or draft, validated by whoever reads it. */
+export interface StoredChoice {
+  readonly key: string;
+  readonly value: unknown;
+}
+
+/** Everything the application keeps, in the browser. */
+@Injectable({ providedIn: 'root' })
+export class Database extends Dexie {
+  declare readonly sheets: Table<StoredSheet, string>;
+  declare readonly log: Table<StoredEntry, string>;
+  declare readonly choices: Table<StoredChoice, string>;
+  declare readonly runs: Table<UnfinishedRun & { readonly key: 'current' }, string>;
+
+  constructor() {
+    super(inject(databaseName));
+    this.version(1).stores({ sheets: 'id, changedAt', log: 'id, startedAt, sheetId', choices: 'key', runs: 'key' });
+  }
+}

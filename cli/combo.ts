@@ -1,0 +1,102 @@
+import {
+  countCombination,
+  eight,
+  familyOf,
+  limbOf,
+  moveName,
+  readCombination,
+  repairsFor,
+  sayFault,
+  six,
+  study,
+  toSeconds,
+  writeCombination,
+  writeSlot,
+  type Combination,
+  type Family,
+  type Limb,
+  type Repetition,
+  type Scheme,
+  type Stance,
+  type Study,
+} from '../core/index';
+import { BadInput, readText } from './io';
+
+/** The scheme that `--scheme` names. */
+export function schemeNamed(name: string | undefined): Scheme {
+  if (name === undefined || name === 'six') return six;
+  if (name === 'eight') return eight;
+  throw new BadInput(`--scheme ${name}: there is no such scheme; write six or eight`);
+}
+
+/** The combination that an argument spells, `-` standing for standard input. */
+export function combinationFrom(argument: string | undefined, scheme: Scheme): Combination {
+  if (argument === undefined) throw new BadInput('a combination is missing; write it in quotes, for example "1 2 3b"');
+  const read = readCombination(argument === '-' ? readText('-') : argument, { scheme });
+  if (!read.ok) throw new BadInput(sayFault(read.fault));
+  return read.value;
+}
+
+interface MoveRow {
+  name: string;
+  side: string | null;
+  limb: Limb | null;
+  target: string | null;
+  family: Family;
+}
+
+function moveRows(turn: Repetition, scheme: Scheme): MoveRow[] {
+  return turn.walk.steps.flatMap(({ step, stance }) =>
+    step.content.map((content): MoveRow => {
+      if (content.kind === 'move') return { name: moveName(content), side: content.side, limb: limbOf(content, stance), target: content.target, family: familyOf(content) };
+      const name = content.kind === 'slot' ? writeSlot(content, scheme) : 'freestyle';
+      return { name, side: null, limb: null, target: null, family: 'slot' };
+    }),
+  );
+}
+
+/** More repairs than this are not worked out: a combination stuck so often wants writing anew. */
+const mostRepaired = 40;
+
+function seamRows(studied: Study, turn: number, scheme: Scheme, options: { stance: Stance }): unknown[] {
+  const repetition = studied.turns[turn];
+  if (!repetition) return [];
+  // Seams lie between steps, and a step of two moves counts twice in the list of moves.
+  let lastMove = -1;
+  const ends = repetition.walk.steps.map(({ step }) => (lastMove += step.content.length));
+  let repaired = 0;
+  return repetition.seams.map((seam) => {
+    const wanted = seam.stuck && (repaired += 1) <= mostRepaired;
+    const repairs = wanted ? repairsFor(studied, turn, seam, options).map((repair) => writeCombination(repair.combination, scheme)) : [];
+    return { after: ends[seam.after], verdict: seam.verdict, cost: toSeconds(seam.cost), reason: seam.reason, repairs, level: seam.level, loop: seam.loop };
+  });
+}
+
+export interface ComboOptions {
+  readonly scheme?: string;
+  readonly stance?: string;
+  readonly pace?: string;
+}
+
+/** `tempo combo "TEXT"`: what the core knows of one combination. */
+export function combo(argument: string | undefined, options: ComboOptions): unknown {
+  const scheme = schemeNamed(options.scheme);
+  const stance = (options.stance ?? 'orthodox') as Stance;
+  if (!['orthodox', 'southpaw', 'square'].includes(stance)) throw new BadInput(`--stance ${stance}: write orthodox, southpaw or square`);
+  const pace = Number(options.pace ?? 1);
+  if (!(pace > 0 && pace <= 10)) throw new BadInput(`--pace ${options.pace}: write a factor above 0, up to 10; 1 is steady`);
+  const combination = combinationFrom(argument, scheme);
+  const studied = study(combination, { stance });
+  const describe = (turn: Repetition, index: number) => ({ moves: moveRows(turn, scheme), seams: seamRows(studied, index, scheme, { stance }), seconds: toSeconds(turn.ms / pace) });
+  const [first] = studied.turns;
+  if (!first) throw new BadInput('character 1: there is no combination here; write at least one move');
+  return {
+    text: writeCombination(combination, scheme),
+    moves: moveRows(first, scheme),
+    counts: countCombination(combination),
+    stance: { start: first.walk.start, end: first.walk.end },
+    seams: seamRows(studied, 0, scheme, { stance }),
+    seconds: toSeconds(studied.ms / pace),
+    ...(studied.turns.length > 1 ? { turns: studied.turns.map(describe) } : {}),
+  };
+}

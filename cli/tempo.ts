@@ -1,0 +1,61 @@
+import { parseArgs } from 'node:util';
+import { build } from './build';
+import { combo } from './combo';
+import { BadInput } from './io';
+import { check, exportSheet, formatHelp, importSheet, tallySheet, timeline } from './sheet';
+
+const usage = 'write tempo combo|build|check|timeline|tally|export|import …; docs/cli.md describes them';
+
+const options = {
+  scheme: { type: 'string' },
+  stance: { type: 'string' },
+  pace: { type: 'string' },
+  kind: { type: 'string' },
+  defence: { type: 'string' },
+  to: { type: 'string' },
+  from: { type: 'string' },
+  out: { type: 'string' },
+  help: { type: 'boolean' },
+} as const;
+
+function oneFile(files: readonly string[]): string {
+  const [file] = files;
+  if (file === undefined) throw new BadInput('a file is missing; give its path, or - for standard input');
+  return file;
+}
+
+function answer(args: string[]): unknown {
+  const { values, positionals } = parseArgs({ args, options, allowPositionals: true });
+  const [verb, ...rest] = positionals;
+  switch (verb) {
+    case 'combo':
+      return combo(rest[0], values);
+    case 'build':
+      return build(rest, values);
+    case 'check':
+      return check(oneFile(rest));
+    case 'timeline':
+      return timeline(oneFile(rest));
+    case 'tally':
+      return tallySheet(oneFile(rest));
+    case 'export':
+      return values.help ? formatHelp() : exportSheet(oneFile(rest), values.to, values.out);
+    case 'import':
+      return values.help ? formatHelp() : importSheet(oneFile(rest), values.from);
+    default:
+      throw new BadInput(verb === undefined ? usage : `${verb}: there is no such verb; ${usage}`);
+  }
+}
+
+/** parseArgs refuses unknown flags by throwing an error with such a code. */
+function isArgumentError(thrown: unknown): thrown is Error {
+  return thrown instanceof Error && 'code' in thrown && String(thrown.code).startsWith('ERR_PARSE_ARGS');
+}
+
+try {
+  process.stdout.write(`${JSON.stringify(answer(process.argv.slice(2)), null, 2)}\n`);
+} catch (thrown) {
+  if (!(thrown instanceof BadInput) && !isArgumentError(thrown)) throw thrown;
+  process.stderr.write(`${thrown.message.replace(/\s*\n\s*/g, ' ')}\n`);
+  process.exitCode = 2;
+}

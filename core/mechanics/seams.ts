@@ -1,0 +1,159 @@
+import { moveKind } from '../moves/catalogue';
+import type { Side } from '../moves/kind';
+import { changesStance, familyOf, fullMoveName, isHandStrike, isLegStrike, type Move } from '../moves/move';
+import type { Freestyle, Slot } from '../notation/combination';
+import type { Milliseconds } from '../units';
+import { leadingMove, type Step } from './steps';
+import type { Walk, WalkedStep } from './walk';
+
+export type Verdict = 'smooth' | 'reload' | 'step' | 'turned';
+
+/** How one moment flows into the next. */
+export interface Judgement {
+  readonly verdict: Verdict;
+  readonly cost: Milliseconds;
+  readonly reason: string;
+  /** A warning wants a repair, a note is worth knowing; flowing seams have none. */
+  readonly level: 'none' | 'note' | 'warning';
+}
+
+/** A judged seam: between step `after` and the next one; the last one leads back to the beginning. */
+export interface Seam extends Judgement {
+  /** Index of the step before it. */
+  readonly after: number;
+  readonly loop: boolean;
+  /** Stuck enough to want mending: a warning, or a loop that would be one without the breath. */
+  readonly stuck: boolean;
+}
+
+/** Time that a seam costs (house values, trade page, section 4). */
+export const seamCost = { reload: 150, double: 80, step: 250 } as const;
+
+const smooth = (reason: string): Judgement => ({ verdict: 'smooth', cost: 0, reason, level: 'none' });
+const reload = (reason: string): Judgement => ({ verdict: 'reload', cost: seamCost.reload, reason, level: 'warning' });
+const needsStep = (reason: string, level: 'note' | 'warning'): Judgement => ({ verdict: 'step', cost: seamCost.step, reason, level });
+
+function holds(step: Step, test: (move: Move) => boolean): boolean {
+  return step.content.some((each) => each.kind === 'move' && test(each));
+}
+
+function isFootMove(move: Move): boolean {
+  const family = familyOf(move);
+  return family === 'feet' || family === 'wait' || family === 'conditioning';
+}
+
+function isOpen(content: Move | Slot | Freestyle): content is Slot | Freestyle {
+  return content.kind !== 'move';
+}
+
+/** The side a defence winds up, or `either` (pull back, cover and check load neither more than the other). */
+function loadedBy(defence: Move): Side | 'either' {
+  switch (defence.id) {
+    case 'slip':
+    case 'roll':
+    case 'duck':
+      return defence.side ?? 'either';
+    case 'block':
+    case 'parry':
+      return defence.side === 'rear' ? 'lead' : 'rear';
+    default:
+      return 'either';
+  }
+}
+
+function legSeam(a: Move, b: Move): Judgement {
+  const name = fullMoveName(b);
+  if (isHandStrike(a)) {
+    if (a.side !== b.side) return smooth(`${name} comes easily after the ${a.side} hand`);
+    return needsStep(`${name} on the same side as the hand before it takes a small step`, 'note');
+  }
+  if (isLegStrike(a)) {
+    return a.side === b.side ? reload(`the ${b.side} leg has to come down and wind up again`) : smooth('the other leg is free');
+  }
+  if (a.id === 'check' && a.side === 'lead') {
+    const ready = b.side === 'rear' ? familyOf(b) === 'kick' || familyOf(b) === 'knee' : familyOf(b) === 'teep';
+    return ready ? smooth('the checking leg comes back ready for it') : needsStep(`after a lead check ${name} needs a small step first`, 'warning');
+  }
+  return smooth('a leg follows a defence freely');
+}
+
+function sameHand(a: Move, b: Move): Judgement {
+  if (b.id === 'back-fist' && a.id === 'hook') return smooth('the turn of the hook comes straight back');
+  if (a.target !== b.target || a.id === 'jab')
+    return { verdict: 'reload', cost: seamCost.double, reason: `a double with the ${b.side} hand: quick, with less behind the second`, level: 'none' };
+  return reload(`${fullMoveName(b)} straight after ${fullMoveName(a)}: nothing winds up the ${b.side} side again`);
+}
+
+/** Rules 5 to 9: b is a hand strike. */
+function handSeam(a: Move, b: Move): Judgement {
+  if (isLegStrike(a) || familyOf(a) === 'push') return smooth(`the hips are even after the ${moveKind(a.id).name}`);
+  if (familyOf(a) === 'defence') {
+    const loaded = loadedBy(a);
+    if (b.id === 'jab') return smooth('the jab needs no winding up');
+    if (loaded === 'either' || loaded === b.side) return smooth(`the ${moveKind(a.id).name} loads the ${b.side ?? 'hitting'} side`);
+    return reload(`the ${moveKind(a.id).name} loads the ${loaded} side, and ${fullMoveName(b)} comes from the ${b.side ?? 'other'} one`);
+  }
+  if (b.id === 'jab') return smooth('the jab may come at any time');
+  if (a.side === b.side) return sameHand(a, b);
+  return smooth('the turn of one side loads the other');
+}
+
+/** The ordered rules of the trade page, section 4: the first that fits decides. */
+function judge(before: WalkedStep, after: WalkedStep, apart: boolean): Judgement {
+  const a = leadingMove(before.step);
+  const b = leadingMove(after.step);
+  if (holds(after.step, changesStance)) return { verdict: 'turned', cost: 0, reason: 'the feet trade places here: later numbers swap hands', level: 'note' };
+  // A pair that steps in carries its own step, which is what the rule asks for.
+  const stepsIn = holds(after.step, (move) => move.id === 'step-in');
+  if (apart && !stepsIn && b.kind === 'move' && !b.feint && moveKind(b.id).reach === 'close')
+    return needsStep(`${fullMoveName(b)} needs a step in: the bag is out of reach here`, 'warning');
+  if (isOpen(b)) return smooth('the athlete chooses what follows');
+  if (familyOf(b) === 'defence' || isFootMove(b)) return smooth(`${fullMoveName(b)} can follow anything`);
+  if (isOpen(a)) return smooth('the athlete arranges what comes before');
+  if (isFootMove(a)) return smooth(`both sides are ready after ${moveKind(a.id).name}`);
+  if (before.step.content.length > 1 && holds(before.step, changesStance)) return smooth('both sides are ready after the change of stance');
+  return isLegStrike(b) ? legSeam(a, b) : handSeam(a, b);
+}
+
+/** How the end leads back to the beginning. */
+export interface LoopSettings {
+  /** No breath lies between repetitions, so a stuck loop is a warning and not a note. */
+  readonly nonStop: boolean;
+  /** What happens where a combination ends in the other stance. */
+  readonly otherStance: 'carry on mirrored' | 'reset';
+}
+
+function loopSeam(last: WalkedStep, first: WalkedStep, steps: number, apart: boolean, turned: boolean, loop: LoopSettings): Judgement & { stuck: boolean } {
+  if (turned && loop.otherStance === 'reset')
+    return { verdict: 'turned', cost: 0, reason: 'it ends in the other stance: change back before the next one', level: 'note', stuck: false };
+  const carried = turned ? '; it carries on mirrored' : '';
+  if (steps === 1) return { ...smooth(`one move repeats freely${carried}`), level: turned ? 'note' : 'none', stuck: false };
+  const judged = judge(last, { ...first, apart }, apart);
+  const level = judged.level === 'warning' && !loop.nonStop ? 'note' : judged.level;
+  return { ...judged, level: turned && level === 'none' ? 'note' : level, reason: judged.reason + carried, stuck: judged.level === 'warning' };
+}
+
+/**
+ * Judges every seam of a walked combination, the loop back to `firstOfNext` last (the first step of the next turn,
+ * where moves take turns).
+ * @example seamsOf(walk(unfold(combination), 'orthodox'))
+ */
+export function seamsOf(walked: Walk, loop: LoopSettings = { nonStop: false, otherStance: 'carry on mirrored' }, firstOfNext?: Step): Seam[] {
+  const { steps } = walked;
+  const seams: Seam[] = [];
+  for (let after = 0; after + 1 < steps.length; after += 1) {
+    const before = steps[after];
+    const next = steps[after + 1];
+    if (!before || !next) continue;
+    const judged = judge(before, next, next.apart);
+    seams.push({ after, loop: false, stuck: judged.level === 'warning', ...judged });
+  }
+  const last = steps.at(-1);
+  const first = steps[0];
+  if (last && first) {
+    const next = firstOfNext ? { ...first, step: firstOfNext } : first;
+    const alone = steps.length === 1 && (!firstOfNext || firstOfNext === first.step);
+    seams.push({ after: steps.length - 1, loop: true, ...loopSeam(last, next, alone ? 1 : 2, walked.endsApart, walked.end !== walked.start, loop) });
+  }
+  return seams;
+}

@@ -1,0 +1,67 @@
+import { moveKind } from '../moves/catalogue';
+import { isStrike, type Move } from '../moves/move';
+import { stop, type Cursor } from './cursor';
+import { defaultSide } from './forms';
+import type { Token } from './lex';
+import { matchName, readMarks, type Named } from './match';
+import { suggest } from './suggest';
+
+function unknownWord(cursor: Cursor, token: Token): never {
+  const read = cursor.source.slice(token.at, token.end);
+  const shown = read.length > 40 ? `${read.slice(0, 40)}…` : read;
+  const near = suggest(token.text, cursor.forms);
+  const number = /^(\d+)[bh]?$/.exec(token.text);
+  if (!near && number && Number(number[1]) > 6)
+    stop(cursor, token, `the ${cursor.forms.scheme.name}-number scheme has no ${shown}`, 'use 1 to 6, a name, or another numbering scheme');
+  stop(cursor, token, `"${shown}" is not a move`, near ? `did you mean "${near}"?` : 'write a number 1 to 6, a short form such as bk or sl, or a name');
+}
+
+/** Gives a named move its side, and refuses sides written as left and right. */
+function settle(cursor: Cursor, named: Named): Move {
+  let side = named.meaning.side;
+  const kind = moveKind(named.meaning.id);
+  let marks = named.marks;
+  const after = cursor.tokens[cursor.next];
+  if (kind.family === 'defence' && after?.kind === 'word' && after.joint === 'hyphen' && !marks.written) {
+    const letter = readMarks(after.text);
+    if (kind.marked && (letter?.word === 'left' || letter?.word === 'right')) {
+      const short = kind.short.both ?? kind.name;
+      stop(cursor, after, `a defence goes to lead or rear, not to the ${letter.word}`, `write ${short}-l or ${short}-r, or "${short} ${letter.word}" for a step`);
+    }
+    if (letter && (letter.word === 'l' || letter.word === 'r') && kind.marked && side === null) {
+      cursor.next += 1;
+      side = letter.word === 'l' ? 'lead' : 'rear';
+      marks = letter;
+    }
+  }
+  const move: Move = {
+    kind: 'move',
+    id: named.meaning.id,
+    side: side ?? defaultSide(named.meaning.id, cursor.before),
+    target: named.meaning.target,
+    ...(marks.force ? { force: marks.force } : {}),
+    ...(marks.aim ? { aim: marks.aim } : {}),
+  };
+  return move;
+}
+
+/** Reads one move in any spelling. */
+export function readMove(cursor: Cursor): Move {
+  const token = cursor.tokens[cursor.next];
+  if (token?.kind !== 'word') stop(cursor, token, 'a move is missing here', 'write a move, for example 1');
+  if (token.text === 'ft' || token.text === 'feint') {
+    cursor.next += 1;
+    const shown = readMove(cursor);
+    if (!isStrike(shown) || shown.feint) stop(cursor, token, 'a feint shows a strike', 'write ft before a strike, for example ft 1');
+    const feint: Move = { ...shown, feint: true };
+    cursor.before = feint;
+    return feint;
+  }
+  const named = matchName(cursor.tokens, cursor.next, cursor.forms);
+  if (!named) unknownWord(cursor, token);
+  cursor.next += named.length;
+  const move = settle(cursor, named);
+  cursor.before = move;
+  return move;
+}
+

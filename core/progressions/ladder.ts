@@ -1,0 +1,42 @@
+import type { Combination, Item } from '../notation/combination';
+import { flatStageEnds, flatten, listedMoves, rides } from './flat';
+
+/** Whether a defence is a stage of its own or comes together with the strike that answers it. */
+export type DefenceOption = 'rides' | 'own';
+
+/** One rung of a build. */
+export interface Stage {
+  readonly combination: Combination;
+  /** Places of the new moves among the stage's listed moves. */
+  readonly added: readonly number[];
+}
+
+function ladderEnds(flat: readonly Item[], defence: DefenceOption): number[] {
+  const ends: number[] = [];
+  const lastAnswer = flat.findLastIndex((item) => !rides(item));
+  flat.forEach((item, index) => {
+    // A defence that nothing answers any more ends the combination, and is its own stage.
+    if (defence === 'own' || !rides(item) || index > lastAnswer) ends.push(index + 1);
+  });
+  return ends;
+}
+
+/**
+ * Add one: stage k is the first moves of the goal, one strike more each time. Hand-marked stage ends (`|`) decide
+ * alone where there are any.
+ * @example ladder(combination).map((stage) => writeCombination(stage.combination)) // "1", "1 2", "1 2 3b" …
+ */
+export function ladder(goal: Combination, defence: DefenceOption = 'rides'): Stage[] {
+  const flat = flatten(goal.items);
+  const marked = flatStageEnds(goal);
+  const ends = marked.length > 0 ? [...marked, flat.length] : ladderEnds(flat, defence);
+  let before = 0;
+  return ends.map((end) => {
+    const items = flat.slice(0, end);
+    const listed = items.reduce((sum, item) => sum + listedMoves(item), 0);
+    const added = Array.from({ length: listed - before }, (_, index) => before + index);
+    before = listed;
+    // The whole keeps the spelling the coach gave it, groups and all.
+    return { combination: end === flat.length ? { items: goal.items } : { items }, added };
+  });
+}

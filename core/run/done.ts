@@ -1,0 +1,61 @@
+import type { Timeline } from '../session/compile';
+import { planLeaf } from '../tally/planned';
+import type { Milliseconds, SessionTime } from '../units';
+import type { Deed } from './run';
+
+/** What a run came to. */
+export interface Done {
+  /** Session time worked through, repeats counted again, pauses and the count-in not. */
+  readonly ms: Milliseconds;
+  /** Work rounds whose every second was run at least once. */
+  readonly rounds: number;
+  /** Planned punches of what was run, in proportion where a piece was broken off. */
+  readonly punches: number;
+  readonly finished: boolean;
+}
+
+interface Stretch {
+  readonly from: SessionTime;
+  readonly to: SessionTime;
+}
+
+/** The stretches of session time that the clock ran through, in the order they were run. */
+export function stretchesOf(deeds: readonly Deed[]): Stretch[] {
+  const stretches: Stretch[] = [];
+  let running = false;
+  let since: SessionTime = 0;
+  for (const deed of deeds) {
+    if (running && deed.from > Math.max(0, since)) stretches.push({ from: Math.max(0, since), to: deed.from });
+    since = deed.to;
+    if (deed.what === 'start' || deed.what === 'resume' || deed.what === 'break over') running = true;
+    else if (deed.what === 'pause' || deed.what === 'break' || deed.what === 'stop now' || deed.what === 'finish') running = false;
+    // Going somewhere ends an open break by itself; after a pause it stays paused.
+    else if (!running && deeds[deeds.indexOf(deed) - 1]?.what === 'break') running = true;
+  }
+  return stretches;
+}
+
+function covered(stretches: readonly Stretch[], from: SessionTime, to: SessionTime): boolean {
+  let reached = from;
+  for (const stretch of [...stretches].sort((a, b) => a.from - b.from)) if (stretch.from <= reached) reached = Math.max(reached, stretch.to);
+  return reached >= to;
+}
+
+/** Adds up what was done from the deeds of a run. `whatWasDone(deeds, compile(sheet)).rounds` */
+export function whatWasDone(deeds: readonly Deed[], timeline: Timeline): Done {
+  const stretches = stretchesOf(deeds);
+  let punches = 0;
+  const missed = new Set<number>();
+  for (const leaf of timeline.leaves) {
+    if (leaf.round !== null && !covered(stretches, leaf.at, leaf.at + leaf.ms)) missed.add(leaf.round);
+    if (leaf.ms === 0) continue;
+    const run = stretches.reduce((sum, each) => sum + Math.max(0, Math.min(each.to, leaf.at + leaf.ms) - Math.max(each.from, leaf.at)), 0);
+    punches += (planLeaf(leaf).counts.punches * run) / leaf.ms;
+  }
+  return {
+    ms: Math.round(stretches.reduce((sum, each) => sum + each.to - each.from, 0)),
+    rounds: timeline.rounds - missed.size,
+    punches: Math.round(punches),
+    finished: deeds.at(-1)?.what === 'finish',
+  };
+}

@@ -1,0 +1,118 @@
+import type { Leaf, Timeline } from '../session/compile';
+import type { Milliseconds, SessionTime } from '../units';
+import { clockAt, setRunning, setTo, stoppedClock, type RunClock, type SourceTime } from './clock';
+
+export const phases = ['running', 'paused', 'break', 'over'] as const;
+/** running counts in below zero; break waits for a key in an open break. */
+export type Phase = (typeof phases)[number];
+
+export const deeds = ['start', 'pause', 'resume', 'back', 'forward', 'repeat', 'break', 'break over', 'stop now', 'finish'] as const;
+
+/** Something that was done to a run: at which session time, and where it went on. */
+export interface Deed {
+  readonly what: (typeof deeds)[number];
+  readonly from: SessionTime;
+  readonly to: SessionTime;
+  /** Milliseconds since 1970. */
+  readonly wall: number;
+}
+
+/** A session being performed. Changed only by the functions below, each of which gives a new one. */
+export interface RunState {
+  readonly phase: Phase;
+  readonly clock: RunClock;
+  /** Open breaks behind it. */
+  readonly breaksPassed: number;
+  readonly deeds: readonly Deed[];
+}
+
+/** A moment on both clocks: the one the run goes by, and the wall's. */
+export interface Moment {
+  readonly source: SourceTime;
+  readonly wall: number;
+}
+
+function deed(state: RunState, what: Deed['what'], from: SessionTime, to: SessionTime, wall: number): readonly Deed[] {
+  return [...state.deeds, { what, from: Math.round(from), to: Math.round(to), wall }];
+}
+
+/** Starts a run with a count-in before second zero. `begin({ source, wall }, 10_000)` */
+export function begin(now: Moment, countIn: Milliseconds, rate = 1): RunState {
+  const clock = setRunning(stoppedClock(-countIn, rate), true, now.source);
+  return { phase: 'running', clock, breaksPassed: 0, deeds: [{ what: 'start', from: -countIn, to: -countIn, wall: now.wall }] };
+}
+
+/** Where the run stands; below zero while it counts in. */
+export function positionOf(state: RunState, source: SourceTime): SessionTime {
+  return clockAt(state.clock, source);
+}
+
+/** The open break a run has not passed yet and will meet next, or null. */
+function nextBreak(timeline: Timeline, passed: number): Leaf | null {
+  return timeline.leaves.filter((leaf) => leaf.open)[passed] ?? null;
+}
+
+/** The leaf a run is in: its index, or -1 before second zero, or the number of leaves after the end. */
+export function leafIndexOf(state: RunState, timeline: Timeline, source: SourceTime): number {
+  const at = positionOf(state, source);
+  if (at < 0) return -1;
+  const waiting = nextBreak(timeline, state.breaksPassed);
+  if (waiting && waiting.at <= at) return timeline.leaves.indexOf(waiting);
+  const index = timeline.leaves.findIndex((leaf) => !leaf.open && leaf.at <= at && at < leaf.at + leaf.ms);
+  return index < 0 ? timeline.leaves.length : index;
+}
+
+/** Lets a run notice what time has brought: an open break, or the end. Call it on every look at the clock. */
+export function notice(state: RunState, timeline: Timeline, now: Moment): RunState {
+  if (state.phase !== 'running') return state;
+  const at = positionOf(state, now.source);
+  const waiting = nextBreak(timeline, state.breaksPassed);
+  const holdAt = waiting?.at ?? timeline.ms;
+  if (at < holdAt) return state;
+  const clock = setRunning(setTo(state.clock, holdAt, now.source), false, now.source);
+  if (waiting) return { ...state, phase: 'break', clock, deeds: deed(state, 'break', holdAt, holdAt, now.wall) };
+  return { ...state, phase: 'over', clock, deeds: deed(state, 'finish', timeline.ms, timeline.ms, now.wall) };
+}
+
+/** Stops the clock for a while. */
+export function pause(state: RunState, now: Moment): RunState {
+  if (state.phase !== 'running') return state;
+  const at = positionOf(state, now.source);
+  return { ...state, phase: 'paused', clock: setRunning(state.clock, false, now.source), deeds: deed(state, 'pause', at, at, now.wall) };
+}
+
+/** Goes on after a pause, or ends an open break. */
+export function resume(state: RunState, now: Moment): RunState {
+  const at = positionOf(state, now.source);
+  const clock = setRunning(state.clock, true, now.source);
+  if (state.phase === 'paused') return { ...state, phase: 'running', clock, deeds: deed(state, 'resume', at, at, now.wall) };
+  if (state.phase !== 'break') return state;
+  return { ...state, phase: 'running', clock, breaksPassed: state.breaksPassed + 1, deeds: deed(state, 'break over', at, at, now.wall) };
+}
+
+/** Goes to the piece before or after, or to this piece's own beginning; going past the last one ends the run. */
+export function go(state: RunState, timeline: Timeline, where: 'back' | 'forward' | 'repeat', now: Moment): RunState {
+  if (state.phase === 'over') return state;
+  const index = leafIndexOf(state, timeline, now.source) + { back: -1, forward: 1, repeat: 0 }[where];
+  const target = timeline.leaves[Math.max(0, index)];
+  const from = positionOf(state, now.source);
+  const to = target?.at ?? timeline.ms;
+  const done = deed(state, where, from, to, now.wall);
+  if (!target) return { ...state, phase: 'over', clock: setTo(setRunning(state.clock, false, now.source), to, now.source), deeds: [...done, { what: 'finish', from: to, to, wall: now.wall }] };
+  const breaksPassed = timeline.leaves.slice(0, Math.max(0, index)).filter((leaf) => leaf.open).length;
+  const paused = state.phase === 'paused';
+  const clock = setRunning(setTo(state.clock, to, now.source), !paused, now.source);
+  return notice({ phase: paused ? 'paused' : 'running', clock, breaksPassed, deeds: done }, timeline, now);
+}
+
+/** Ends everything at once; what was done so far is kept. */
+export function stopNow(state: RunState, now: Moment): RunState {
+  if (state.phase === 'over') return state;
+  const at = positionOf(state, now.source);
+  return { ...state, phase: 'over', clock: setRunning(state.clock, false, now.source), deeds: deed(state, 'stop now', at, at, now.wall) };
+}
+
+/** A run taken up again after a reload, standing paused where it was. */
+export function takeUp(at: SessionTime, breaksPassed: number, deedsSoFar: readonly Deed[], rate: number): RunState {
+  return { phase: 'paused', clock: stoppedClock(at, rate), breaksPassed, deeds: deedsSoFar };
+}

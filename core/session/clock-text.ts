@@ -1,0 +1,34 @@
+import type { Milliseconds } from '../units';
+
+/** A length as a coach writes it. `sayClock(90_000)` → `1:30`; `sayClock(3_723_000)` → `1:02:03`; tenths only where there are some */
+export function sayClock(ms: Milliseconds): string {
+  const tenths = Math.round(Math.abs(ms) / 100);
+  const whole = Math.floor(tenths / 10);
+  const seconds = String(whole % 60).padStart(2, '0');
+  const minutes = Math.floor(whole / 60);
+  const hours = Math.floor(minutes / 60);
+  const rest = tenths % 10 ? `.${tenths % 10}` : '';
+  const sign = ms < 0 ? '-' : '';
+  return hours > 0 ? `${sign}${hours}:${String(minutes % 60).padStart(2, '0')}:${seconds}${rest}` : `${sign}${minutes}:${seconds}${rest}`;
+}
+
+/**
+ * Reads a length: `m:ss`, `h:mm:ss`, `90s`, `2 min` or bare seconds; null where it is none, or under a second or over
+ * a day.
+ * @example readClock('1:30') // 90000
+ */
+export function readClock(text: string): Milliseconds | null {
+  const trimmed = text.trim().toLowerCase();
+  const clock = /^(?:(\d{1,2}):)?(\d{1,4}):([0-5]\d)(?:\.(\d))?$/.exec(trimmed);
+  const named = /^(\d{1,5})(?:\.(\d))?\s*(s|sec|seconds?|m|min|minutes?)?$/.exec(trimmed);
+  let ms: Milliseconds | null = null;
+  if (clock) {
+    const [, hours = '0', minutes = '0', seconds = '0', tenth = '0'] = clock;
+    if (clock[1] !== undefined && Number(minutes) > 59) return null;
+    ms = ((Number(hours) * 60 + Number(minutes)) * 60 + Number(seconds)) * 1000 + Number(tenth) * 100;
+  } else if (named) {
+    const [, whole = '0', tenth = '0', unit = 's'] = named;
+    ms = (Number(whole) * 1000 + Number(tenth) * 100) * (unit.startsWith('m') ? 60 : 1);
+  }
+  return ms !== null && ms >= 1000 && ms <= 24 * 3_600_000 ? ms : null;
+}

@@ -1,0 +1,113 @@
+import * as z from 'zod';
+import { focusNames, effortNames } from './effort';
+
+/** The format's name in every file, and the version this program writes and reads. */
+export const sheetFormat = 'keen-tempo/sheet';
+export const sheetVersion = 1;
+
+export const blockKinds = ['warm-up', 'show', 'round', 'rest', 'conditioning', 'core', 'cool-down'] as const;
+export const bagKinds = ['shadow', 'heavy', 'standing', 'double-end', 'reflex', 'speed', 'pads'] as const;
+export const levels = ['beginner', 'intermediate', 'advanced'] as const;
+
+const day = 24 * 3600 * 1000;
+const ms = z.int().min(1000).max(day).describe('whole milliseconds, at least one second');
+const id = z.string().min(1).max(64);
+const words = z.string().max(400);
+/** Combinations are kept as text in the six-number scheme; text that cannot be read is kept as it was typed. */
+const combinationText = z.string().max(100_000);
+
+const effort = z.union([z.enum(effortNames), z.number().min(10).max(100)]);
+const timing = { id, ms, effort: effort.default('steady'), focus: z.enum(focusNames).optional() };
+
+const combinationPiece = z.strictObject({
+  kind: z.literal('combination'),
+  ...timing,
+  text: combinationText,
+  words: words.optional(),
+  nonStop: z.boolean().optional(),
+  gapMs: z.int().min(0).max(60_000).optional().describe('breath between repetitions; 3 s unless told'),
+  between: words.optional().describe('what is done between repetitions'),
+  otherStance: z.enum(['carry on mirrored', 'reset']).optional(),
+});
+const ownTimePiece = z.strictObject({ kind: z.literal('own-time'), ...timing });
+const wordsPiece = z.strictObject({ kind: z.literal('words'), ...timing, words });
+const buildPiece = z.strictObject({
+  kind: z.literal('build'),
+  id,
+  effort: effort.default('steady'),
+  focus: z.enum(focusNames).optional(),
+  build: z.literal('ladder'),
+  goal: combinationText,
+  defence: z.enum(['rides', 'own']).default('rides'),
+  every: z
+    .union([z.literal('round'), z.array(ms).min(1).max(500)])
+    .describe('length of a stage, or of each stage, or one stage a round'),
+  nonStop: z.boolean().optional(),
+  gapMs: z.int().min(0).max(60_000).optional(),
+});
+const piece = z.discriminatedUnion('kind', [combinationPiece, ownTimePiece, wordsPiece, buildPiece]);
+
+const block = z
+  .strictObject({
+    id,
+    kind: z.enum(blockKinds),
+    title: words.optional(),
+    ms: ms.nullable().describe('null: an open rest, until a key is pressed'),
+    bag: z.enum(bagKinds).optional(),
+    goal: z.int().min(1).max(100_000).optional().describe('punches to reach'),
+    times: z.int().min(1).max(99).optional(),
+    restMs: ms.optional().describe('rest between the repeats'),
+    note: words.optional(),
+    pieces: z.array(piece).max(500),
+  })
+  .refine((each) => each.ms !== null || each.kind === 'rest', { path: ['ms'], error: 'only a rest may be open' });
+
+const ownNumbers = z.strictObject({
+  name: z.string().min(1).max(60),
+  beyondSix: z.array(z.strictObject({ number: z.int().min(7).max(99), move: z.string().min(1).max(40) })).max(93),
+});
+
+const plainSheet = z.strictObject({
+  format: z.literal(sheetFormat),
+  version: z.literal(sheetVersion),
+  id,
+  title: z.string().max(200),
+  class: z
+    .strictObject({
+      people: z.int().min(0).max(500).optional(),
+      level: z.enum(levels).optional(),
+      leftHanded: z.int().min(0).max(500).optional(),
+      note: words.optional(),
+    })
+    .default({}),
+  numbers: z.union([z.enum(['six', 'eight']), ownNumbers]).default('six'),
+  stance: z.enum(['orthodox', 'southpaw']).default('orthodox'),
+  bag: z.enum(bagKinds).default('shadow'),
+  blocks: z.array(block).max(500),
+});
+
+/** A sheet, version 1: what a coach plans. Everything else is derived from it. */
+export const sheetSchema = plainSheet.superRefine((sheet, context) => {
+  const seen = new Set<string>();
+  const once = (value: string, path: (string | number)[]): void => {
+    if (seen.has(value)) context.addIssue({ code: 'custom', path, message: `id "${value}" is used twice` });
+    seen.add(value);
+  };
+  sheet.blocks.forEach((each, at) => {
+    once(each.id, ['blocks', at, 'id']);
+    each.pieces.forEach((inner, index) => once(inner.id, ['blocks', at, 'pieces', index, 'id']));
+  });
+});
+
+export type Sheet = z.infer<typeof sheetSchema>;
+export type Block = Sheet['blocks'][number];
+export type Piece = Block['pieces'][number];
+export type BlockKind = Block['kind'];
+export type BagKind = z.infer<typeof block>['bag'] & string;
+export type PieceOf<Kind extends Piece['kind']> = Extract<Piece, { kind: Kind }>;
+export type Level = (typeof levels)[number];
+
+/** The published JSON Schema of a sheet's file (draft 2020-12), written to `docs/formats/`. */
+export function sheetJsonSchema(): Record<string, unknown> {
+  return { ...z.toJSONSchema(plainSheet, { io: 'input' }), $id: 'urn:keen-tempo:sheet:1', title: 'Keen Tempo sheet, version 1' };
+}
