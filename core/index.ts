@@ -7,6 +7,7 @@ export * from './moves/scheme';
 export * from './notation/combination';
 export { formsOf, shortForm, type Forms } from './notation/forms';
 export { readCombination, partNameFault, type Parts, type ReadOptions } from './notation/read';
+export { describeCombination } from './notation/describe';
 export { writeCombination, writeMove, writeSlot } from './notation/write';
 export * from './mechanics/steps';
 export * from './mechanics/walk';

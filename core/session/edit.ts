@@ -88,3 +88,22 @@ export function stretchLastPiece(sheet: Sheet, blockId: string): Sheet {
     return ms < 1000 ? block : { ...block, pieces: [...block.pieces.slice(0, -1), { ...last, ms }] };
   });
 }
+
+/** Moves a block one place up (-1) or down (1). */
+export function shiftBlock(sheet: Sheet, blockId: string, by: -1 | 1): Sheet {
+  const at = sheet.blocks.findIndex((block) => block.id === blockId);
+  const to = at + by;
+  return at < 0 || to < 0 || to >= sheet.blocks.length ? sheet : moveBlock(sheet, blockId, to);
+}
+
+/** Moves a piece one place up (-1) or down (1), past its block's edge into the neighbour. */
+export function shiftPiece(sheet: Sheet, pieceId: string, by: -1 | 1): Sheet {
+  const blockAt = sheet.blocks.findIndex((block) => block.pieces.some((piece) => piece.id === pieceId));
+  const block = sheet.blocks[blockAt];
+  if (!block) return sheet;
+  const to = block.pieces.findIndex((piece) => piece.id === pieceId) + by;
+  if (to >= 0 && to < block.pieces.length) return movePiece(sheet, pieceId, block.id, to);
+  const rest = by < 0 ? sheet.blocks.slice(0, blockAt).reverse() : sheet.blocks.slice(blockAt + 1);
+  const neighbour = rest.find((each) => each.ms !== null && each.kind !== 'rest');
+  return neighbour ? movePiece(sheet, pieceId, neighbour.id, by < 0 ? neighbour.pieces.length : 0) : sheet;
+}

@@ -1,0 +1,96 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatMenuModule } from '@angular/material/menu';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { Router, RouterLink } from '@angular/router';
+import { mdiDotsVertical, mdiFileImportOutline, mdiPlay, mdiPlus } from '@mdi/js';
+import { compile, emptySheet, readSheetJson, sayClock, tally, writeSheetJson, type Problem, type Sheet } from '../../../core/index';
+import { Icon } from '../../parts/icon';
+import { LastRun } from '../../parts/last-run';
+import { FilesService } from '../../services/files.service';
+import { freshId } from '../../services/fresh-id';
+import { SheetsService } from '../../services/sheets.service';
+
+/** A file that was refused, and why. */
+interface Refusal {
+  readonly name: string;
+  readonly problems: readonly Problem[];
+  readonly more: number;
+}
+
+const mostShown = 8;
+
+/** The list of saved sheets. */
+@Component({
+  selector: 'kt-sheets-page',
+  imports: [DatePipe, MatMenuModule, RouterLink, Icon, LastRun],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './sheets-page.html',
+  styleUrl: './sheets-page.scss',
+})
+export class SheetsPage {
+  private readonly sheets = inject(SheetsService);
+  private readonly files = inject(FilesService);
+  private readonly router = inject(Router);
+  private readonly snack = inject(MatSnackBar);
+
+  protected readonly icons = { add: mdiPlus, file: mdiFileImportOutline, more: mdiDotsVertical, run: mdiPlay };
+  protected readonly refusal = signal<Refusal | null>(null);
+  /** Id of the sheet whose name is being changed. */
+  protected readonly renaming = signal<string | null>(null);
+  protected readonly rows = computed(() =>
+    this.sheets.all()?.map((stored) => {
+      const timeline = compile(stored.sheet);
+      const planned = tally(timeline, stored.sheet.stance);
+      return { ...stored, length: sayClock(timeline.ms), breaks: timeline.openBreaks, rounds: timeline.rounds, punches: Math.round(planned.counts.punches) };
+    }),
+  );
+
+  protected async create(): Promise<void> {
+    const sheet = emptySheet(freshId);
+    await this.sheets.put(sheet);
+    await this.router.navigate(['/sheets', sheet.id]);
+  }
+
+  protected async copy(sheet: Sheet): Promise<void> {
+    const copied = await this.sheets.copy(sheet);
+    this.snack.open(`Copied as “${copied.title}”`, undefined, { duration: 4000 });
+  }
+
+  protected rename(id: string): void {
+    this.renaming.set(id);
+    setTimeout(() => document.getElementById('rename')?.focus());
+  }
+
+  protected async finishRename(sheet: Sheet, event: Event): Promise<void> {
+    if (this.renaming() !== sheet.id) return;
+    const title = (event.target as HTMLInputElement).value.trim().slice(0, 200);
+    this.renaming.set(null);
+    if (title && title !== sheet.title) await this.sheets.put({ ...sheet, title });
+  }
+
+  protected async remove(sheet: Sheet): Promise<void> {
+    const putBack = await this.sheets.remove(sheet.id);
+    this.snack
+      .open(`“${sheet.title}” deleted`, 'Undo', { duration: 8000 })
+      .onAction()
+      .subscribe(() => void putBack());
+  }
+
+  protected exportJson(sheet: Sheet): void {
+    this.files.save(this.files.fileName(sheet.title, 'json'), writeSheetJson(sheet), 'application/json');
+  }
+
+  protected async import(event: Event): Promise<void> {
+    const field = event.target as HTMLInputElement;
+    this.refusal.set(null);
+    for (const file of Array.from(field.files ?? [])) {
+      const read = readSheetJson(await file.text());
+      if (read.ok) {
+        const added = await this.sheets.addImported(read.value);
+        this.snack.open(`“${added.title}” imported`, undefined, { duration: 4000 });
+      } else this.refusal.set({ name: file.name, problems: read.problems.slice(0, mostShown), more: Math.max(0, read.problems.length - mostShown) });
+    }
+    field.value = '';
+  }
+}

@@ -1,0 +1,39 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { describeCombination, six, studyOf, type Combination, type Scheme } from '../../../core/index';
+import { layoutStaff } from './layout';
+import { outlinePath } from './outlines';
+
+/**
+ * The strike staff: a combination drawn on two staves, lead above rear, each with its levels. One component from list
+ * row to wall; sizes are set by `scale`, or by the room it is given where `scale` is null.
+ */
+@Component({
+  selector: 'kt-strike-staff',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './strike-staff.html',
+  styleUrl: './strike-staff.scss',
+})
+export class StrikeStaff {
+  readonly combination = input.required<Combination>();
+  readonly scheme = input<Scheme>(six);
+  /** Places of new moves among the listed ones. */
+  readonly added = input<readonly number[]>([]);
+  readonly levels = input<'used' | 'all'>('used');
+  /** Pixels for one unit of the layout; null fills the width it is given. */
+  readonly scale = input<number | null>(1);
+  /** Most pixels for one unit where the drawing fills its room, so that a single jab is not a poster. */
+  readonly maxScale = input(4);
+  readonly seams = input(true);
+  readonly nonStop = input(false);
+
+  protected readonly layout = computed(() =>
+    layoutStaff(this.combination(), {
+      scheme: this.scheme(),
+      added: this.added(),
+      levels: this.levels(),
+      study: this.seams() ? studyOf(this.combination(), 'orthodox', this.nonStop()) : null,
+    }),
+  );
+  protected readonly description = computed(() => describeCombination(this.combination(), this.added(), this.seams() ? studyOf(this.combination(), 'orthodox', this.nonStop()) : null));
+  protected readonly outlinePath = outlinePath;
+}
