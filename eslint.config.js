@@ -5,15 +5,18 @@ import tseslint from 'typescript-eslint';
 
 /** Houses and who may enter them: see docs/design.md. */
 const onlyIndex = {
-  patterns: [{ regex: '/core/(?!index$)', message: "import core's index only" }],
+  patterns: [{ regex: '^\\.{1,2}/.*core/(?!index$)', message: "import core's index only" }],
 };
 
 export default tseslint.config(
   { ignores: ['dist', '.angular', 'out-tsc', 'node_modules', 'test-results', 'playwright-report'] },
   js.configs.recommended,
-  { files: ['**/*.cjs'], languageOptions: { globals: { process: 'readonly', module: 'writable', require: 'readonly' } } },
   {
-    files: ['scripts/**/*.mjs', 'bench/**/*.mjs'],
+    files: ['**/*.cjs'],
+    languageOptions: { globals: { process: 'readonly', module: 'writable', require: 'readonly' } },
+  },
+  {
+    files: ['**/*.mjs'],
     languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly' } },
   },
   { files: ['**/*.ts'], extends: [...tseslint.configs.strict, ...tseslint.configs.stylistic] },
@@ -21,12 +24,18 @@ export default tseslint.config(
     files: ['**/*.ts'],
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
-      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       '@typescript-eslint/consistent-type-imports': 'error',
       'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       'no-restricted-exports': ['error', { restrictDefaultExports: { direct: true } }],
     },
-    languageOptions: { parserOptions: { projectService: { allowDefaultProject: [] }, tsconfigRootDir: import.meta.dirname } },
+    languageOptions: {
+      parserOptions: {
+        project: ['tsconfig.app.json', 'tsconfig.spec.json', 'tsconfig.node.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
   },
   {
     files: ['core/**/*.ts'],
@@ -34,9 +43,26 @@ export default tseslint.config(
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: [{ regex: '^(?!\\.{1,2}/|zod$|fastest-levenshtein$)', message: 'core imports Zod and small pure libraries only' }] },
+        {
+          patterns: [
+            {
+              regex: '^(?!\\.{1,2}/|zod$|fastest-levenshtein$)',
+              message: 'core imports Zod and small pure libraries only',
+            },
+          ],
+        },
       ],
-      'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'performance', 'indexedDB', 'fetch', 'setTimeout', 'setInterval'],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'localStorage',
+        'performance',
+        'indexedDB',
+        'fetch',
+        'setTimeout',
+        'setInterval',
+      ],
       'no-restricted-properties': [
         'error',
         { object: 'Math', property: 'random', message: 'core takes a seed' },
@@ -60,11 +86,19 @@ export default tseslint.config(
     rules: {
       'no-restricted-imports': [
         'error',
-        { patterns: [...onlyIndex.patterns, { regex: '/pages/|^\\.\\./(?!\\.\\./)', message: 'pages do not import pages' }] },
+        {
+          patterns: [
+            ...onlyIndex.patterns,
+            { regex: '/pages/|^\\.\\./(?!\\.\\./)', message: 'pages do not import pages' },
+          ],
+        },
       ],
     },
   },
   { files: ['playwright.config.ts'], rules: { 'no-restricted-exports': 'off' } },
-  { files: ['app/**/*.html'], extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility] },
+  {
+    files: ['app/**/*.html'],
+    extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+  },
   prettier,
 );

@@ -19,7 +19,7 @@ module.exports = (config) => {
         ],
       },
     },
-    reporters: ['progress'],
+    reporters: ['dots'],
     restartOnFileChange: false,
   });
 };

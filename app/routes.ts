@@ -3,10 +3,34 @@ import type { Routes } from '@angular/router';
 /** The views. Each is loaded when it is first opened. */
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'sheets' },
-  { path: 'sheets', title: 'Sheets · Keen Tempo', loadComponent: () => import('./pages/sheets/sheets-page').then((page) => page.SheetsPage) },
-  { path: 'sheets/:id', title: 'Sheet · Keen Tempo', loadComponent: () => import('./pages/sheet/sheet-page').then((page) => page.SheetPage) },
-  { path: 'run/:id', title: 'Run · Keen Tempo', loadComponent: () => import('./pages/run/run-page').then((page) => page.RunPage) },
-  { path: 'log', title: 'Log · Keen Tempo', loadComponent: () => import('./pages/log/log-page').then((page) => page.LogPage) },
-  { path: 'settings', title: 'Settings · Keen Tempo', loadComponent: () => import('./pages/settings/settings-page').then((page) => page.SettingsPage) },
-  { path: '**', title: 'Not found · Keen Tempo', loadComponent: () => import('./pages/not-found/not-found-page').then((page) => page.NotFoundPage) },
+  {
+    path: 'sheets',
+    title: 'Sheets · Keen Tempo',
+    loadComponent: () => import('./pages/sheets/sheets-page').then((page) => page.SheetsPage),
+  },
+  {
+    path: 'sheets/:id',
+    title: 'Sheet · Keen Tempo',
+    loadComponent: () => import('./pages/sheet/sheet-page').then((page) => page.SheetPage),
+  },
+  {
+    path: 'run/:id',
+    title: 'Run · Keen Tempo',
+    loadComponent: () => import('./pages/run/run-page').then((page) => page.RunPage),
+  },
+  {
+    path: 'log',
+    title: 'Log · Keen Tempo',
+    loadComponent: () => import('./pages/log/log-page').then((page) => page.LogPage),
+  },
+  {
+    path: 'settings',
+    title: 'Settings · Keen Tempo',
+    loadComponent: () => import('./pages/settings/settings-page').then((page) => page.SettingsPage),
+  },
+  {
+    path: '**',
+    title: 'Not found · Keen Tempo',
+    loadComponent: () => import('./pages/not-found/not-found-page').then((page) => page.NotFoundPage),
+  },
 ];

@@ -48,7 +48,14 @@ interface MoveRow {
 function moveRows(turn: Repetition, scheme: Scheme): MoveRow[] {
   return turn.walk.steps.flatMap(({ step, stance }) =>
     step.content.map((content): MoveRow => {
-      if (content.kind === 'move') return { name: moveName(content), side: content.side, limb: limbOf(content, stance), target: content.target, family: familyOf(content) };
+      if (content.kind === 'move')
+        return {
+          name: moveName(content),
+          side: content.side,
+          limb: limbOf(content, stance),
+          target: content.target,
+          family: familyOf(content),
+        };
       const name = content.kind === 'slot' ? writeSlot(content, scheme) : 'freestyle';
       return { name, side: null, limb: null, target: null, family: 'slot' };
     }),
@@ -67,8 +74,18 @@ function seamRows(studied: Study, turn: number, scheme: Scheme, options: { stanc
   let repaired = 0;
   return repetition.seams.map((seam) => {
     const wanted = seam.stuck && (repaired += 1) <= mostRepaired;
-    const repairs = wanted ? repairsFor(studied, turn, seam, options).map((repair) => writeCombination(repair.combination, scheme)) : [];
-    return { after: ends[seam.after], verdict: seam.verdict, cost: toSeconds(seam.cost), reason: seam.reason, repairs, level: seam.level, loop: seam.loop };
+    const repairs = wanted
+      ? repairsFor(studied, turn, seam, options).map((repair) => writeCombination(repair.combination, scheme))
+      : [];
+    return {
+      after: ends[seam.after],
+      verdict: seam.verdict,
+      cost: toSeconds(seam.cost),
+      reason: seam.reason,
+      repairs,
+      level: seam.level,
+      loop: seam.loop,
+    };
   });
 }
 
@@ -82,12 +99,18 @@ export interface ComboOptions {
 export function combo(argument: string | undefined, options: ComboOptions): unknown {
   const scheme = schemeNamed(options.scheme);
   const stance = (options.stance ?? 'orthodox') as Stance;
-  if (!['orthodox', 'southpaw', 'square'].includes(stance)) throw new BadInput(`--stance ${stance}: write orthodox, southpaw or square`);
+  if (!['orthodox', 'southpaw', 'square'].includes(stance))
+    throw new BadInput(`--stance ${stance}: write orthodox, southpaw or square`);
   const pace = Number(options.pace ?? 1);
-  if (!(pace > 0 && pace <= 10)) throw new BadInput(`--pace ${options.pace}: write a factor above 0, up to 10; 1 is steady`);
+  if (!(pace > 0 && pace <= 10))
+    throw new BadInput(`--pace ${options.pace}: write a factor above 0, up to 10; 1 is steady`);
   const combination = combinationFrom(argument, scheme);
   const studied = study(combination, { stance });
-  const describe = (turn: Repetition, index: number) => ({ moves: moveRows(turn, scheme), seams: seamRows(studied, index, scheme, { stance }), seconds: toSeconds(turn.ms / pace) });
+  const describe = (turn: Repetition, index: number) => ({
+    moves: moveRows(turn, scheme),
+    seams: seamRows(studied, index, scheme, { stance }),
+    seconds: toSeconds(turn.ms / pace),
+  });
   const [first] = studied.turns;
   if (!first) throw new BadInput('character 1: there is no combination here; write at least one move');
   return {

@@ -16,7 +16,8 @@ export function readText(path: string): string {
 /** A sheet from a file, by the file's ending. */
 export function readSheet(path: string): Sheet {
   const text = readText(path);
-  if (path !== '-' && !path.endsWith('.json')) throw new BadInput(`${path}: sheets are read from .json files; export the sheet first`);
+  if (path !== '-' && !path.endsWith('.json'))
+    throw new BadInput(`${path}: sheets are read from .json files; export the sheet first`);
   const read = readSheetJson(text);
   if (read.ok) return read.value;
   const [first] = read.problems;

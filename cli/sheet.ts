@@ -1,5 +1,16 @@
 import { writeFileSync } from 'node:fs';
-import { compile, findings, readStored, sayFault, schemeOrSix, tally, toSeconds, writeCombination, writeSheetJson, type Sheet } from '../core/index';
+import {
+  compile,
+  findings,
+  readStored,
+  sayFault,
+  schemeOrSix,
+  tally,
+  toSeconds,
+  writeCombination,
+  writeSheetJson,
+  type Sheet,
+} from '../core/index';
 import { BadInput, readSheet } from './io';
 
 /** A sheet whose text can be read throughout; timeline and tally make no sense of anything else. */
@@ -9,13 +20,15 @@ function readableSheet(path: string): Sheet {
     for (const [pieceAt, piece] of block.pieces.entries()) {
       const text = piece.kind === 'combination' ? piece.text : piece.kind === 'build' ? piece.goal : null;
       const read = text === null ? null : readStored(text);
-      if (read && !read.ok) throw new BadInput(`${path}: blocks[${blockAt}].pieces[${pieceAt}]: ${sayFault(read.fault)}`);
+      if (read && !read.ok)
+        throw new BadInput(`${path}: blocks[${blockAt}].pieces[${pieceAt}]: ${sayFault(read.fault)}`);
     }
   return sheet;
 }
 
 const twoPlaces = (value: number): number => Math.round(value * 100) / 100;
-const roundAll = (record: Readonly<Record<string, number>>): Record<string, number> => Object.fromEntries(Object.entries(record).map(([key, value]) => [key, twoPlaces(value)]));
+const roundAll = (record: Readonly<Record<string, number>>): Record<string, number> =>
+  Object.fromEntries(Object.entries(record).map(([key, value]) => [key, twoPlaces(value)]));
 
 /** `tempo check FILE`: what a coach should know about a sheet. */
 export function check(path: string): unknown {
@@ -59,7 +72,11 @@ export function tallySheet(path: string): unknown {
     byMove: roundAll(sum.byMove),
     bySide: roundAll(sum.bySide),
     byTarget: roundAll(sum.byTarget),
-    rounds: sum.rounds.map(({ label, counts }) => ({ label, punches: twoPlaces(counts.punches), strikes: twoPlaces(counts.strikes) })),
+    rounds: sum.rounds.map(({ label, counts }) => ({
+      label,
+      punches: twoPlaces(counts.punches),
+      strikes: twoPlaces(counts.strikes),
+    })),
   };
 }
 
@@ -67,11 +84,18 @@ const formats = ['json'];
 
 /** Formats that `tempo export` and `tempo import` know. */
 export function formatHelp(): unknown {
-  return { formats: formats.map((name) => ({ name, ending: '.json', what: 'a sheet, schema in docs/formats/sheet-1.schema.json' })) };
+  return {
+    formats: formats.map((name) => ({
+      name,
+      ending: '.json',
+      what: 'a sheet, schema in docs/formats/sheet-1.schema.json',
+    })),
+  };
 }
 
 function knownFormat(name: string | undefined): void {
-  if (name === undefined || !formats.includes(name)) throw new BadInput(`format ${name ?? 'missing'}: write ${formats.join(', ')}`);
+  if (name === undefined || !formats.includes(name))
+    throw new BadInput(`format ${name ?? 'missing'}: write ${formats.join(', ')}`);
 }
 
 /** `tempo export FILE --to FORMAT [--out PATH]`. */

@@ -15,12 +15,47 @@ interface Visit {
 }
 
 const visits: readonly Visit[] = [
-  { sheetId: 'demo-first-watch', daysAgo: 1, share: 1, effort: 6, counted: 0.92, note: 'Roll came late for most; show it slower next time.' },
+  {
+    sheetId: 'demo-first-watch',
+    daysAgo: 1,
+    share: 1,
+    effort: 6,
+    counted: 0.92,
+    note: 'Roll came late for most; show it slower next time.',
+  },
   { sheetId: 'demo-ten-minutes', daysAgo: 3, share: 1, effort: 4, counted: null, note: '' },
-  { sheetId: 'demo-hands-then-legs', daysAgo: 5, share: 0.62, effort: 8, counted: null, note: 'Alarm in round five. Everyone out in under a minute.' },
-  { sheetId: 'demo-one-a-round', daysAgo: 8, share: 1, effort: 5, counted: 0.88, note: 'Block before the cross has landed at last.' },
-  { sheetId: 'demo-first-watch', daysAgo: 10, share: 1, effort: 7, counted: 0.81, note: 'First time through. Lead hook drops to the hip on the body shot.' },
-  { sheetId: 'demo-ten-minutes', daysAgo: 12, share: 1, effort: 3, counted: null, note: 'Alone in the tower, two of us later.' },
+  {
+    sheetId: 'demo-hands-then-legs',
+    daysAgo: 5,
+    share: 0.62,
+    effort: 8,
+    counted: null,
+    note: 'Alarm in round five. Everyone out in under a minute.',
+  },
+  {
+    sheetId: 'demo-one-a-round',
+    daysAgo: 8,
+    share: 1,
+    effort: 5,
+    counted: 0.88,
+    note: 'Block before the cross has landed at last.',
+  },
+  {
+    sheetId: 'demo-first-watch',
+    daysAgo: 10,
+    share: 1,
+    effort: 7,
+    counted: 0.81,
+    note: 'First time through. Lead hook drops to the hip on the body shot.',
+  },
+  {
+    sheetId: 'demo-ten-minutes',
+    daysAgo: 12,
+    share: 1,
+    effort: 3,
+    counted: null,
+    note: 'Alone in the tower, two of us later.',
+  },
 ];
 
 function entry(visit: Visit, sheet: Sheet, index: number, today: number): LogEntry {

@@ -18,7 +18,11 @@ export function must(command, args, what) {
 /** Runs a command, its output shown and kept. */
 export function watchOutput(command, args) {
   return new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, env: { ...process.env, FORCE_COLOR: '0' }, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, args, {
+      cwd: root,
+      env: { ...process.env, FORCE_COLOR: '0' },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     let output = '';
     const take = (chunk) => {
       output += chunk;
@@ -35,7 +39,8 @@ export const ng = [join(root, 'node_modules/@angular/cli/bin/ng.js')];
 /** Installs the packages where they are missing or older than the lockfile. */
 export function installPackages() {
   const installed = join(root, 'node_modules/.package-lock.json');
-  const fresh = existsSync(installed) && statSync(installed).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs - 1000;
+  const fresh =
+    existsSync(installed) && statSync(installed).mtimeMs >= statSync(join(root, 'package-lock.json')).mtimeMs - 1000;
   if (!fresh) must('npm', ['ci', '--no-audit', '--no-fund'], 'Installing the packages');
 }
 
@@ -47,28 +52,61 @@ function newest(path) {
 
 /** Builds the application and the server where their sources are newer than what is built. */
 export function build() {
-  const sources = ['app', 'core', 'demo', 'server', 'angular.json', 'package-lock.json', 'tsconfig.json', 'tsconfig.app.json'].map((name) => join(root, name));
+  const sources = [
+    'app',
+    'core',
+    'demo',
+    'server',
+    'angular.json',
+    'package-lock.json',
+    'tsconfig.json',
+    'tsconfig.app.json',
+  ].map((name) => join(root, name));
   const stamp = join(root, 'dist/server/main.mjs');
-  if (existsSync(stamp) && existsSync(join(root, 'dist/app/browser/index.html')) && statSync(stamp).mtimeMs > Math.max(...sources.map(newest))) return;
+  if (
+    existsSync(stamp) &&
+    existsSync(join(root, 'dist/app/browser/index.html')) &&
+    statSync(stamp).mtimeMs > Math.max(...sources.map(newest))
+  )
+    return;
   must(process.execPath, [...ng, 'build'], 'Building the application');
   must(
     process.execPath,
-    [join(root, 'node_modules/esbuild/bin/esbuild'), 'server/main.ts', '--bundle', '--platform=node', '--format=esm', '--packages=external', '--outfile=dist/server/main.mjs'],
+    [
+      join(root, 'node_modules/esbuild/bin/esbuild'),
+      'server/main.ts',
+      '--bundle',
+      '--platform=node',
+      '--format=esm',
+      '--packages=external',
+      '--outfile=dist/server/main.mjs',
+    ],
     'Building the server',
   );
 }
 
 /** Chromium for Karma and Playwright: found, or installed through apt where this is Debian and we may. */
 export function ensureChromium() {
-  const candidates = [process.env.CHROME_BIN, '/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
+  const candidates = [
+    process.env.CHROME_BIN,
+    '/usr/bin/chromium',
+    '/usr/bin/chromium-browser',
+    '/usr/bin/google-chrome',
+  ];
   let found = candidates.find((path) => path && existsSync(path));
   if (!found && existsSync('/etc/debian_version') && process.getuid?.() === 0) {
     must('apt-get', ['update'], 'apt-get update');
-    must('apt-get', ['install', '-y', '--no-install-recommends', 'chromium', 'fonts-liberation'], 'Installing Chromium');
+    must(
+      'apt-get',
+      ['install', '-y', '--no-install-recommends', 'chromium', 'fonts-liberation'],
+      'Installing Chromium',
+    );
     found = '/usr/bin/chromium';
   }
   if (!found) {
-    console.error('The browser tests need Chromium: install it (Debian or Ubuntu: sudo apt-get install chromium fonts-liberation), or set CHROME_BIN to its path, and run npm test again.');
+    console.error(
+      'The browser tests need Chromium: install it (Debian or Ubuntu: sudo apt-get install chromium fonts-liberation), or set CHROME_BIN to its path, and run npm test again.',
+    );
     process.exit(1);
   }
   process.env.CHROME_BIN = found;

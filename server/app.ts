@@ -26,7 +26,11 @@ export function createApp(folder: string): Express {
   app.disable('x-powered-by');
   app.use(compression());
   app.use((_, response, next) => {
-    response.set({ 'Content-Security-Policy': contentPolicy, 'X-Content-Type-Options': 'nosniff', 'Referrer-Policy': 'no-referrer' });
+    response.set({
+      'Content-Security-Policy': contentPolicy,
+      'X-Content-Type-Options': 'nosniff',
+      'Referrer-Policy': 'no-referrer',
+    });
     next();
   });
   app.use(

@@ -8,6 +8,10 @@ server.on('listening', () => {
   console.log(`Keen Tempo is at http://localhost:${port}`);
 });
 server.on('error', (error: NodeJS.ErrnoException) => {
-  console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken: set PORT to another one, for example PORT=${port + 1} npm start` : error.message);
+  console.error(
+    error.code === 'EADDRINUSE'
+      ? `Port ${port} is taken: set PORT to another one, for example PORT=${port + 1} npm start`
+      : error.message,
+  );
   process.exitCode = 1;
 });

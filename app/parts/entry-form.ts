@@ -1,7 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { sayClock, type LogEntry } from '../../core/index';
 
-const anchors: Readonly<Record<number, string>> = { 0: 'rest', 2: 'easy', 4: 'somewhat hard', 6: 'hard', 8: 'very hard', 10: 'all there is' };
+const anchors: Readonly<Record<number, string>> = {
+  0: 'rest',
+  2: 'easy',
+  4: 'somewhat hard',
+  6: 'hard',
+  8: 'very hard',
+  10: 'all there is',
+};
 
 /** One calm card about a run: how hard, how many counted, a note. Every change is handed on at once. */
 @Component({

@@ -4,7 +4,9 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 @Component({
   selector: 'kt-icon',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<svg viewBox="0 0 24 24" aria-hidden="true" [attr.width]="size()" [attr.height]="size()"><path [attr.d]="path()" fill="currentColor" /></svg>`,
+  template: `<svg viewBox="0 0 24 24" aria-hidden="true" [attr.width]="size()" [attr.height]="size()">
+    <path [attr.d]="path()" fill="currentColor" />
+  </svg>`,
   styles: `
     :host {
       display: inline-grid;

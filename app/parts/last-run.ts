@@ -10,7 +10,9 @@ import { LogService } from '../services/log.service';
   template: `
     @if (last(); as last) {
       <span
-        >Last run {{ last.startedAt | date: 'd MMM' }}{{ last.done.finished ? '' : ', given up' }}{{ last.effort === null ? '' : ', effort ' + last.effort + ' of 10' }}{{ last.counted === null ? '' : ', ' + last.counted + ' punches counted' }}</span
+        >Last run {{ last.startedAt | date: 'd MMM' }}{{ last.done.finished ? '' : ', given up'
+        }}{{ last.effort === null ? '' : ', effort ' + last.effort + ' of 10'
+        }}{{ last.counted === null ? '' : ', ' + last.counted + ' punches counted' }}</span
       >
     } @else {
       <span>Not run yet</span>
@@ -21,5 +23,7 @@ export class LastRun {
   private readonly log = inject(LogService);
   readonly sheetId = input.required<string>();
 
-  protected readonly last = computed(() => this.log.all()?.find((entry) => entry.sheetId === this.sheetId() && !entry.rehearsal) ?? null);
+  protected readonly last = computed(
+    () => this.log.all()?.find((entry) => entry.sheetId === this.sheetId() && !entry.rehearsal) ?? null,
+  );
 }

@@ -30,8 +30,18 @@ export class DemoService {
       if (await choices.get('demo')) return;
       await choices.put({ key: 'demo', value: 'seeded' });
       const midnight = new Date(now.getFullYear(), now.getMonth(), now.getDate()).getTime();
-      await sheets.bulkPut(demoSheets.map((sheet, index) => ({ id: sheet.id, changedAt: midnight - index * 60_000, demo: true, sheet })));
-      await log.bulkPut(demoLog(midnight).map((entry) => ({ id: entry.id, startedAt: entry.startedAt, sheetId: entry.sheetId, demo: true, entry })));
+      await sheets.bulkPut(
+        demoSheets.map((sheet, index) => ({ id: sheet.id, changedAt: midnight - index * 60_000, demo: true, sheet })),
+      );
+      await log.bulkPut(
+        demoLog(midnight).map((entry) => ({
+          id: entry.id,
+          startedAt: entry.startedAt,
+          sheetId: entry.sheetId,
+          demo: true,
+          entry,
+        })),
+      );
     });
   }
 

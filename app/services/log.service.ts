@@ -11,13 +11,19 @@ export class LogService {
   private readonly database = inject(Database);
 
   /** All entries, the latest first. */
-  readonly all$: Observable<readonly LogEntry[]> = from(liveQuery(() => this.database.log.orderBy('startedAt').reverse().toArray())).pipe(
-    map((stored) => stored.map(({ entry }) => entry).filter((entry) => logEntrySchema.safeParse(entry).success)),
-  );
+  readonly all$: Observable<readonly LogEntry[]> = from(
+    liveQuery(() => this.database.log.orderBy('startedAt').reverse().toArray()),
+  ).pipe(map((stored) => stored.map(({ entry }) => entry).filter((entry) => logEntrySchema.safeParse(entry).success)));
   readonly all = toSignal(this.all$);
 
   async put(entry: LogEntry): Promise<void> {
-    await this.database.log.put({ id: entry.id, startedAt: entry.startedAt, sheetId: entry.sheetId, demo: false, entry });
+    await this.database.log.put({
+      id: entry.id,
+      startedAt: entry.startedAt,
+      sheetId: entry.sheetId,
+      demo: false,
+      entry,
+    });
   }
 
   /** Takes an entry out; the returned function puts it back. */

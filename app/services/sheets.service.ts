@@ -12,9 +12,9 @@ export class SheetsService {
   private readonly database = inject(Database);
 
   /** All sheets, the last changed first; undefined until storage has answered. */
-  readonly all$: Observable<readonly StoredSheet[]> = from(liveQuery(() => this.database.sheets.orderBy('changedAt').reverse().toArray())).pipe(
-    map((stored) => stored.filter(({ sheet }) => sheetSchema.safeParse(sheet).success)),
-  );
+  readonly all$: Observable<readonly StoredSheet[]> = from(
+    liveQuery(() => this.database.sheets.orderBy('changedAt').reverse().toArray()),
+  ).pipe(map((stored) => stored.filter(({ sheet }) => sheetSchema.safeParse(sheet).success)));
   readonly all = toSignal(this.all$);
 
   async get(id: string): Promise<Sheet | null> {

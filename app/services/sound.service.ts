@@ -49,10 +49,25 @@ export class SoundService {
     if (context?.state !== 'running') return;
     const { partials, wave, ring, strikes, apart, level } = voices[kind];
     for (let strike = 0; strike < strikes; strike += 1)
-      for (const [index, frequency] of partials.entries()) this.tone(context, wave, frequency, at / 1000 + strike * apart, ring / (1 + index * 0.6), (level * this.settings.settings().volume) / (index + 1));
+      for (const [index, frequency] of partials.entries())
+        this.tone(
+          context,
+          wave,
+          frequency,
+          at / 1000 + strike * apart,
+          ring / (1 + index * 0.6),
+          (level * this.settings.settings().volume) / (index + 1),
+        );
   }
 
-  private tone(context: AudioContext, wave: OscillatorType, frequency: number, at: number, ring: number, level: number): void {
+  private tone(
+    context: AudioContext,
+    wave: OscillatorType,
+    frequency: number,
+    at: number,
+    ring: number,
+    level: number,
+  ): void {
     if (level <= 0) return;
     const start = Math.max(at, context.currentTime);
     const oscillator = new OscillatorNode(context, { type: wave, frequency });
@@ -69,7 +84,12 @@ export class SoundService {
 
   /** Speaks with the device's own voice, where it has one. */
   say(words: string): void {
-    if (!this.settings.settings().speak || typeof speechSynthesis === 'undefined' || speechSynthesis.getVoices().length === 0) return;
+    if (
+      !this.settings.settings().speak ||
+      typeof speechSynthesis === 'undefined' ||
+      speechSynthesis.getVoices().length === 0
+    )
+      return;
     speechSynthesis.cancel();
     const utterance = new SpeechSynthesisUtterance(words);
     utterance.volume = this.settings.settings().volume;

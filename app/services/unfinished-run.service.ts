@@ -10,7 +10,7 @@ export class UnfinishedRunService {
   async get(): Promise<UnfinishedRun | null> {
     const stored = await this.database.runs.get('current');
     if (!stored) return null;
-    const { key: _, ...run } = stored;
+    const { key, ...run } = stored;
     const parsed = unfinishedRunSchema.safeParse(run);
     return parsed.success ? parsed.data : null;
   }

@@ -8,14 +8,18 @@ export interface Problem {
   readonly what: string;
 }
 
-export type FromFile<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type FromFile<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** More than any hand-made sheet; a bound on what a wrong file can cost. */
 const mostCharacters = 20_000_000;
 
 /** A Zod path as people read it. `sayPath(['blocks', 2, 'ms'])` → `blocks[2].ms` */
 export function sayPath(path: readonly PropertyKey[]): string {
-  return path.reduce<string>((said, key) => (typeof key === 'number' ? `${said}[${key}]` : said ? `${said}.${String(key)}` : String(key)), '');
+  return path.reduce<string>(
+    (said, key) => (typeof key === 'number' ? `${said}[${key}]` : said ? `${said}.${String(key)}` : String(key)),
+    '',
+  );
 }
 
 /** Reads JSON text against a schema; a refusal names every path that is wrong. */
@@ -26,11 +30,17 @@ export function readJson<T>(text: string, schema: z.ZodType<T>): FromFile<T> {
     // Some editors put a byte order mark first; RFC 8259, section 8.1, lets a reader ignore it.
     data = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (thrown) {
-    return { ok: false, problems: [{ path: '', what: `this is not JSON (${thrown instanceof Error ? thrown.message : 'unreadable'})` }] };
+    return {
+      ok: false,
+      problems: [{ path: '', what: `this is not JSON (${thrown instanceof Error ? thrown.message : 'unreadable'})` }],
+    };
   }
   const parsed = schema.safeParse(data);
   if (parsed.success) return { ok: true, value: parsed.data };
-  return { ok: false, problems: parsed.error.issues.map((issue) => ({ path: sayPath(issue.path), what: issue.message })) };
+  return {
+    ok: false,
+    problems: parsed.error.issues.map((issue) => ({ path: sayPath(issue.path), what: issue.message })),
+  };
 }
 
 const versioned = z.looseObject({ format: z.string(), version: z.number() });
@@ -42,9 +52,23 @@ const versioned = z.looseObject({ format: z.string(), version: z.number() });
 export function readSheetJson(text: string): FromFile<Sheet> {
   const head = readJson(text, versioned);
   if (!head.ok) return head;
-  if (head.value.format !== sheetFormat) return { ok: false, problems: [{ path: 'format', what: `"${head.value.format.slice(0, 60)}" is not a sheet; expected "${sheetFormat}"` }] };
+  if (head.value.format !== sheetFormat)
+    return {
+      ok: false,
+      problems: [
+        { path: 'format', what: `"${head.value.format.slice(0, 60)}" is not a sheet; expected "${sheetFormat}"` },
+      ],
+    };
   if (head.value.version > sheetVersion)
-    return { ok: false, problems: [{ path: 'version', what: `version ${head.value.version} is newer than this program, which reads up to ${sheetVersion}; bring the program up to date` }] };
+    return {
+      ok: false,
+      problems: [
+        {
+          path: 'version',
+          what: `version ${head.value.version} is newer than this program, which reads up to ${sheetVersion}; bring the program up to date`,
+        },
+      ],
+    };
   return readJson(text, sheetSchema);
 }
 

@@ -1,6 +1,10 @@
 import type { Combination, Item } from '../notation/combination';
 
-function editItems(items: readonly Item[], path: readonly number[], edit: (items: readonly Item[], index: number) => readonly Item[]): readonly Item[] {
+function editItems(
+  items: readonly Item[],
+  path: readonly number[],
+  edit: (items: readonly Item[], index: number) => readonly Item[],
+): readonly Item[] {
   const [index, ...rest] = path;
   const item = index === undefined ? undefined : items[index];
   if (index === undefined || item === undefined) return items;
@@ -9,7 +13,10 @@ function editItems(items: readonly Item[], path: readonly number[], edit: (items
     if (item.kind === 'group') return { ...item, items: editItems(item.items, rest, edit) };
     if (item.kind === 'turns') {
       const [option, ...inner] = rest;
-      return { ...item, options: item.options.map((each, at) => (at === option ? editItems(each, inner, edit) : each)) };
+      return {
+        ...item,
+        options: item.options.map((each, at) => (at === option ? editItems(each, inner, edit) : each)),
+      };
     }
     return item;
   })();
@@ -31,16 +38,28 @@ export function insertBefore(combination: Combination, path: readonly number[], 
 
 /** Puts an item in after the place a path names. */
 export function insertAfter(combination: Combination, path: readonly number[], item: Item): Combination {
-  const items = editItems(combination.items, path, (all, index) => [...all.slice(0, index + 1), item, ...all.slice(index + 1)]);
+  const items = editItems(combination.items, path, (all, index) => [
+    ...all.slice(0, index + 1),
+    item,
+    ...all.slice(index + 1),
+  ]);
   return withItems(combination, items, path[0] ?? 0);
 }
 
 /** Puts another item in the place a path names. */
 export function replaceAt(combination: Combination, path: readonly number[], item: Item): Combination {
-  return withItems(combination, editItems(combination.items, path, (all, index) => all.map((each, at) => (at === index ? item : each))), path[0] ?? 0);
+  return withItems(
+    combination,
+    editItems(combination.items, path, (all, index) => all.map((each, at) => (at === index ? item : each))),
+    path[0] ?? 0,
+  );
 }
 
 /** Takes the item out of the place a path names. */
 export function removeAt(combination: Combination, path: readonly number[]): Combination {
-  return withItems(combination, editItems(combination.items, path, (all, index) => all.filter((_, at) => at !== index)), path[0] ?? 0);
+  return withItems(
+    combination,
+    editItems(combination.items, path, (all, index) => all.filter((_, at) => at !== index)),
+    path[0] ?? 0,
+  );
 }

@@ -13,7 +13,9 @@ export interface Repair {
 }
 
 function stepKey(step: Step): string {
-  return writeCombination({ items: step.content.length === 2 ? [{ kind: 'pair', moves: step.content as readonly [Move, Move] }] : step.content });
+  return writeCombination({
+    items: step.content.length === 2 ? [{ kind: 'pair', moves: step.content as readonly [Move, Move] }] : step.content,
+  });
 }
 
 /** Counts each fault of all turns by what stands on its two sides. */
@@ -32,7 +34,9 @@ function faultsOf(studied: Study): Map<string, number> {
 function stepsAround(studied: Study, turn: number, seam: Seam): { before: Step; after: Step } | null {
   const here: Repetition | undefined = studied.turns[turn];
   const before = here?.walk.steps[seam.after]?.step;
-  const next = seam.loop ? studied.turns[(turn + 1) % studied.turns.length]?.walk.steps[0] : here?.walk.steps[seam.after + 1];
+  const next = seam.loop
+    ? studied.turns[(turn + 1) % studied.turns.length]?.walk.steps[0]
+    : here?.walk.steps[seam.after + 1];
   return before && next ? { before, after: next.step } : null;
 }
 
@@ -52,7 +56,8 @@ type Put = (what: string, item: Item) => Candidate;
 function putter(combination: Combination, before: Step, after: Step, loop: boolean): Put {
   return (what, item) => ({
     what,
-    make: () => (loop ? insertAfter(combination, before.path.slice(0, 1), item) : insertBefore(combination, after.path, item)),
+    make: () =>
+      loop ? insertAfter(combination, before.path.slice(0, 1), item) : insertBefore(combination, after.path, item),
   });
 }
 
@@ -60,7 +65,10 @@ function windingUp(put: Put, b: Move): Candidate[] {
   const side = b.side ?? 'rear';
   const list: Candidate[] = [];
   if (isHandStrike(b)) {
-    list.push(put(`slip to the ${side} side first`, move('slip', side)), put(`roll to the ${side} side first`, move('roll', side)));
+    list.push(
+      put(`slip to the ${side} side first`, move('slip', side)),
+      put(`roll to the ${side} side first`, move('roll', side)),
+    );
   }
   if (isLegStrike(b)) list.push(put('check with the lead leg first', move('check')));
   return list;
@@ -68,7 +76,8 @@ function windingUp(put: Put, b: Move): Candidate[] {
 
 function withStrike(step: Step, old: Move, fresh: Move): Item {
   const [first, second] = step.content;
-  if (second && first?.kind === 'move' && second.kind === 'move') return { kind: 'pair', moves: first === old ? [fresh, second] : [first, fresh] };
+  if (second && first?.kind === 'move' && second.kind === 'move')
+    return { kind: 'pair', moves: first === old ? [fresh, second] : [first, fresh] };
   return fresh;
 }
 

@@ -31,7 +31,12 @@ export const seamCost = { reload: 150, double: 80, step: 250 } as const;
 
 const smooth = (reason: string): Judgement => ({ verdict: 'smooth', cost: 0, reason, level: 'none' });
 const reload = (reason: string): Judgement => ({ verdict: 'reload', cost: seamCost.reload, reason, level: 'warning' });
-const needsStep = (reason: string, level: 'note' | 'warning'): Judgement => ({ verdict: 'step', cost: seamCost.step, reason, level });
+const needsStep = (reason: string, level: 'note' | 'warning'): Judgement => ({
+  verdict: 'step',
+  cost: seamCost.step,
+  reason,
+  level,
+});
 
 function holds(step: Step, test: (move: Move) => boolean): boolean {
   return step.content.some((each) => each.kind === 'move' && test(each));
@@ -68,11 +73,15 @@ function legSeam(a: Move, b: Move): Judgement {
     return needsStep(`${name} on the same side as the hand before it takes a small step`, 'note');
   }
   if (isLegStrike(a)) {
-    return a.side === b.side ? reload(`the ${b.side} leg has to come down and wind up again`) : smooth('the other leg is free');
+    return a.side === b.side
+      ? reload(`the ${b.side} leg has to come down and wind up again`)
+      : smooth('the other leg is free');
   }
   if (a.id === 'check' && a.side === 'lead') {
     const ready = b.side === 'rear' ? familyOf(b) === 'kick' || familyOf(b) === 'knee' : familyOf(b) === 'teep';
-    return ready ? smooth('the checking leg comes back ready for it') : needsStep(`after a lead check ${name} needs a small step first`, 'warning');
+    return ready
+      ? smooth('the checking leg comes back ready for it')
+      : needsStep(`after a lead check ${name} needs a small step first`, 'warning');
   }
   return smooth('a leg follows a defence freely');
 }
@@ -80,7 +89,12 @@ function legSeam(a: Move, b: Move): Judgement {
 function sameHand(a: Move, b: Move): Judgement {
   if (b.id === 'back-fist' && a.id === 'hook') return smooth('the turn of the hook comes straight back');
   if (a.target !== b.target || a.id === 'jab')
-    return { verdict: 'reload', cost: seamCost.double, reason: `a double with the ${b.side} hand: quick, with less behind the second`, level: 'none' };
+    return {
+      verdict: 'reload',
+      cost: seamCost.double,
+      reason: `a double with the ${b.side} hand: quick, with less behind the second`,
+      level: 'none',
+    };
   return reload(`${fullMoveName(b)} straight after ${fullMoveName(a)}: nothing winds up the ${b.side} side again`);
 }
 
@@ -90,8 +104,11 @@ function handSeam(a: Move, b: Move): Judgement {
   if (familyOf(a) === 'defence') {
     const loaded = loadedBy(a);
     if (b.id === 'jab') return smooth('the jab needs no winding up');
-    if (loaded === 'either' || loaded === b.side) return smooth(`the ${moveKind(a.id).name} loads the ${b.side ?? 'hitting'} side`);
-    return reload(`the ${moveKind(a.id).name} loads the ${loaded} side, and ${fullMoveName(b)} comes from the ${b.side ?? 'other'} one`);
+    if (loaded === 'either' || loaded === b.side)
+      return smooth(`the ${moveKind(a.id).name} loads the ${b.side ?? 'hitting'} side`);
+    return reload(
+      `the ${moveKind(a.id).name} loads the ${loaded} side, and ${fullMoveName(b)} comes from the ${b.side ?? 'other'} one`,
+    );
   }
   if (b.id === 'jab') return smooth('the jab may come at any time');
   if (a.side === b.side) return sameHand(a, b);
@@ -102,7 +119,13 @@ function handSeam(a: Move, b: Move): Judgement {
 function judge(before: WalkedStep, after: WalkedStep, apart: boolean): Judgement {
   const a = leadingMove(before.step);
   const b = leadingMove(after.step);
-  if (holds(after.step, changesStance)) return { verdict: 'turned', cost: 0, reason: 'the feet trade places here: later numbers swap hands', level: 'note' };
+  if (holds(after.step, changesStance))
+    return {
+      verdict: 'turned',
+      cost: 0,
+      reason: 'the feet trade places here: later numbers swap hands',
+      level: 'note',
+    };
   // A pair that steps in carries its own step, which is what the rule asks for.
   const stepsIn = holds(after.step, (move) => move.id === 'step-in');
   if (apart && !stepsIn && b.kind === 'move' && !b.feint && moveKind(b.id).reach === 'close')
@@ -111,7 +134,8 @@ function judge(before: WalkedStep, after: WalkedStep, apart: boolean): Judgement
   if (familyOf(b) === 'defence' || isFootMove(b)) return smooth(`${fullMoveName(b)} can follow anything`);
   if (isOpen(a)) return smooth('the athlete arranges what comes before');
   if (isFootMove(a)) return smooth(`both sides are ready after ${moveKind(a.id).name}`);
-  if (before.step.content.length > 1 && holds(before.step, changesStance)) return smooth('both sides are ready after the change of stance');
+  if (before.step.content.length > 1 && holds(before.step, changesStance))
+    return smooth('both sides are ready after the change of stance');
   return isLegStrike(b) ? legSeam(a, b) : handSeam(a, b);
 }
 
@@ -123,14 +147,33 @@ export interface LoopSettings {
   readonly otherStance: 'carry on mirrored' | 'reset';
 }
 
-function loopSeam(last: WalkedStep, first: WalkedStep, steps: number, apart: boolean, turned: boolean, loop: LoopSettings): Judgement & { stuck: boolean } {
+function loopSeam(
+  last: WalkedStep,
+  first: WalkedStep,
+  steps: number,
+  apart: boolean,
+  turned: boolean,
+  loop: LoopSettings,
+): Judgement & { stuck: boolean } {
   if (turned && loop.otherStance === 'reset')
-    return { verdict: 'turned', cost: 0, reason: 'it ends in the other stance: change back before the next one', level: 'note', stuck: false };
+    return {
+      verdict: 'turned',
+      cost: 0,
+      reason: 'it ends in the other stance: change back before the next one',
+      level: 'note',
+      stuck: false,
+    };
   const carried = turned ? '; it carries on mirrored' : '';
-  if (steps === 1) return { ...smooth(`one move repeats freely${carried}`), level: turned ? 'note' : 'none', stuck: false };
+  if (steps === 1)
+    return { ...smooth(`one move repeats freely${carried}`), level: turned ? 'note' : 'none', stuck: false };
   const judged = judge(last, { ...first, apart }, apart);
   const level = judged.level === 'warning' && !loop.nonStop ? 'note' : judged.level;
-  return { ...judged, level: turned && level === 'none' ? 'note' : level, reason: judged.reason + carried, stuck: judged.level === 'warning' };
+  return {
+    ...judged,
+    level: turned && level === 'none' ? 'note' : level,
+    reason: judged.reason + carried,
+    stuck: judged.level === 'warning',
+  };
 }
 
 /**
@@ -138,7 +181,11 @@ function loopSeam(last: WalkedStep, first: WalkedStep, steps: number, apart: boo
  * where moves take turns).
  * @example seamsOf(walk(unfold(combination), 'orthodox'))
  */
-export function seamsOf(walked: Walk, loop: LoopSettings = { nonStop: false, otherStance: 'carry on mirrored' }, firstOfNext?: Step): Seam[] {
+export function seamsOf(
+  walked: Walk,
+  loop: LoopSettings = { nonStop: false, otherStance: 'carry on mirrored' },
+  firstOfNext?: Step,
+): Seam[] {
   const { steps } = walked;
   const seams: Seam[] = [];
   for (let after = 0; after + 1 < steps.length; after += 1) {
@@ -153,7 +200,11 @@ export function seamsOf(walked: Walk, loop: LoopSettings = { nonStop: false, oth
   if (last && first) {
     const next = firstOfNext ? { ...first, step: firstOfNext } : first;
     const alone = steps.length === 1 && (!firstOfNext || firstOfNext === first.step);
-    seams.push({ after: steps.length - 1, loop: true, ...loopSeam(last, next, alone ? 1 : 2, walked.endsApart, walked.end !== walked.start, loop) });
+    seams.push({
+      after: steps.length - 1,
+      loop: true,
+      ...loopSeam(last, next, alone ? 1 : 2, walked.endsApart, walked.end !== walked.start, loop),
+    });
   }
   return seams;
 }

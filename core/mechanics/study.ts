@@ -46,7 +46,9 @@ function contentMs(content: Move | Slot | Freestyle): Milliseconds {
       return freestyleMs;
     case 'slot': {
       const middle = (content.least + content.most) / 2;
-      return content.end ? (middle - 1) * slotMs[content.of] + moveKind(content.end.id).ms : middle * slotMs[content.of];
+      return content.end
+        ? (middle - 1) * slotMs[content.of] + moveKind(content.end.id).ms
+        : middle * slotMs[content.of];
     }
   }
 }

@@ -50,7 +50,8 @@ function isMove(content: Content): content is Move {
 /** Whether bag and hitter stand apart after a step: teep, push and `out` part them, `in` or an arriving strike joins them. */
 function apartAfter(step: Step, before: boolean): boolean {
   const moves = step.content.filter(isMove);
-  const parts = (move: Move): boolean => !move.feint && (move.id === 'teep' || move.id === 'push' || move.id === 'step-out');
+  const parts = (move: Move): boolean =>
+    !move.feint && (move.id === 'teep' || move.id === 'push' || move.id === 'step-out');
   if (moves.some(parts)) return true;
   const joins = (move: Move): boolean => move.id === 'step-in' || isStrike(move) || isLegStrike(move);
   return moves.length < step.content.length || moves.some(joins) ? false : before;

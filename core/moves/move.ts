@@ -60,7 +60,8 @@ export function moveName(move: Move): string {
 /** The name with everything a listener needs. `rear low kick`, `cross to the body, hard` */
 export function fullMoveName(move: Move): string {
   const kind = moveKind(move.id);
-  const sided = kind.sides.length > 1 && move.side && !kind.sideInName ? `${move.side} ${moveName(move)}` : moveName(move);
+  const sided =
+    kind.sides.length > 1 && move.side && !kind.sideInName ? `${move.side} ${moveName(move)}` : moveName(move);
   const aimed = move.target && move.target !== kind.targets[0] ? `${sided} to the ${move.target}` : sided;
   const force = move.force ? `, ${move.force}` : '';
   return `${aimed}${force}${move.aim ? `, ${move.aim}` : ''}`;

@@ -36,4 +36,3 @@ export function stop(cursor: Cursor, token: Token | undefined, what: string, men
 export function isSign(token: Token | undefined, sign: string): boolean {
   return token?.kind === 'sign' && token.text === sign;
 }
-

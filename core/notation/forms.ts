@@ -114,7 +114,10 @@ export function shortForm(scheme: Scheme, kind: MoveKind, side: Side | null, tar
  * alternates; roll and duck to the rear; a lone block or parry is the lead arm, blocks directly after alternate; a
  * check is the lead leg (trade page, section 3, common practice). Reader and writer both ask here.
  */
-export function defaultSide(id: MoveId, before: { readonly id: MoveId; readonly side: Side | null } | null): Side | null {
+export function defaultSide(
+  id: MoveId,
+  before: { readonly id: MoveId; readonly side: Side | null } | null,
+): Side | null {
   const kind = moveKinds.find((each) => each.id === id);
   if (!kind?.marked) return kind?.usual ?? null;
   if ((id === 'slip' || id === 'block') && before?.id === id) return before.side === 'lead' ? 'rear' : 'lead';

@@ -12,8 +12,18 @@ function unknownWord(cursor: Cursor, token: Token): never {
   const near = suggest(token.text, cursor.forms);
   const number = /^(\d+)[bh]?$/.exec(token.text);
   if (!near && number && Number(number[1]) > 6)
-    stop(cursor, token, `the ${cursor.forms.scheme.name}-number scheme has no ${shown}`, 'use 1 to 6, a name, or another numbering scheme');
-  stop(cursor, token, `"${shown}" is not a move`, near ? `did you mean "${near}"?` : 'write a number 1 to 6, a short form such as bk or sl, or a name');
+    stop(
+      cursor,
+      token,
+      `the ${cursor.forms.scheme.name}-number scheme has no ${shown}`,
+      'use 1 to 6, a name, or another numbering scheme',
+    );
+  stop(
+    cursor,
+    token,
+    `"${shown}" is not a move`,
+    near ? `did you mean "${near}"?` : 'write a number 1 to 6, a short form such as bk or sl, or a name',
+  );
 }
 
 /** Gives a named move its side, and refuses sides written as left and right. */
@@ -26,7 +36,12 @@ function settle(cursor: Cursor, named: Named): Move {
     const letter = readMarks(after.text);
     if (kind.marked && (letter?.word === 'left' || letter?.word === 'right')) {
       const short = kind.short.both ?? kind.name;
-      stop(cursor, after, `a defence goes to lead or rear, not to the ${letter.word}`, `write ${short}-l or ${short}-r, or "${short} ${letter.word}" for a step`);
+      stop(
+        cursor,
+        after,
+        `a defence goes to lead or rear, not to the ${letter.word}`,
+        `write ${short}-l or ${short}-r, or "${short} ${letter.word}" for a step`,
+      );
     }
     if (letter && (letter.word === 'l' || letter.word === 'r') && kind.marked && side === null) {
       cursor.next += 1;
@@ -52,7 +67,8 @@ export function readMove(cursor: Cursor): Move {
   if (token.text === 'ft' || token.text === 'feint') {
     cursor.next += 1;
     const shown = readMove(cursor);
-    if (!isStrike(shown) || shown.feint) stop(cursor, token, 'a feint shows a strike', 'write ft before a strike, for example ft 1');
+    if (!isStrike(shown) || shown.feint)
+      stop(cursor, token, 'a feint shows a strike', 'write ft before a strike, for example ft 1');
     const feint: Move = { ...shown, feint: true };
     cursor.before = feint;
     return feint;
@@ -64,4 +80,3 @@ export function readMove(cursor: Cursor): Move {
   cursor.before = move;
   return move;
 }
-

@@ -27,7 +27,8 @@ export function readSlot(cursor: Cursor): Slot {
   // Only a tight a-b is a range: "any 2 - 5" and "any 2 5" go on with a 5.
   if (second?.kind === 'word' && second.joint === 'hyphen' && /^\d+$/.test(second.text)) {
     most = readNumber(cursor);
-    if (most <= least) stop(cursor, second, `the range ${least}-${most} does not rise`, `write any ${most}-${least} or any ${least}`);
+    if (most <= least)
+      stop(cursor, second, `the range ${least}-${most} does not rise`, `write any ${most}-${least} or any ${least}`);
   }
   let of: SlotKind | undefined;
   let end: Move | undefined;
@@ -47,5 +48,12 @@ export function readSlot(cursor: Cursor): Slot {
       cursor.next += 1;
     } else break;
   }
-  return { kind: 'slot', least, most, of: of ?? 'punches', ...(end ? { end } : {}), ...(different ? { different: true as const } : {}) };
+  return {
+    kind: 'slot',
+    least,
+    most,
+    of: of ?? 'punches',
+    ...(end ? { end } : {}),
+    ...(different ? { different: true as const } : {}),
+  };
 }

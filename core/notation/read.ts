@@ -22,7 +22,8 @@ function readTimes(cursor: Cursor): number {
   const times = token?.kind === 'word' && token.joint !== 'comma' ? /^x(\d+)$/.exec(token.text) : null;
   if (!times || !token) return 1;
   const count = times[1] !== undefined && times[1].length < 6 ? Number(times[1]) : Infinity;
-  if (count < 1 || count > limits.repeats) stop(cursor, token, `a group repeats 1 to ${limits.repeats} times`, `write x2 to x${limits.repeats}`);
+  if (count < 1 || count > limits.repeats)
+    stop(cursor, token, `a group repeats 1 to ${limits.repeats} times`, `write x2 to x${limits.repeats}`);
   cursor.next += 1;
   return count;
 }
@@ -45,7 +46,13 @@ function readTurns(cursor: Cursor, depth: number): Item {
   for (;;) {
     cursor.before = before;
     const option = readItems(cursor, depth + 1, ['/', ']']);
-    if (option.length === 0 && cursor.tokens[cursor.next]) stop(cursor, cursor.tokens[cursor.next], 'nothing stands in this turn', 'write a move on each side of /, for example [bk / swk]');
+    if (option.length === 0 && cursor.tokens[cursor.next])
+      stop(
+        cursor,
+        cursor.tokens[cursor.next],
+        'nothing stands in this turn',
+        'write a move on each side of /, for example [bk / swk]',
+      );
     options.push(option);
     const sign = cursor.tokens[cursor.next];
     if (!sign) stop(cursor, open, 'this [ is never closed', 'write ] after the last turn');
@@ -53,7 +60,8 @@ function readTurns(cursor: Cursor, depth: number): Item {
     if (sign.text === ']') break;
   }
   cursor.before = null;
-  if (options.length < 2) stop(cursor, open, 'taking turns needs two or more', 'write [bk / swk], or leave the brackets out');
+  if (options.length < 2)
+    stop(cursor, open, 'taking turns needs two or more', 'write [bk / swk], or leave the brackets out');
   if (fullTurn(options.flat()) > 1) stop(cursor, open, 'turns stand inside turns', 'write them one after the other');
   return { kind: 'turns', options };
 }
@@ -83,7 +91,8 @@ function readPlain(cursor: Cursor): readonly Item[] {
   if (!isSign(cursor.tokens[cursor.next], '+')) return [first];
   cursor.next += 1;
   const second = readMove(cursor);
-  if (isSign(cursor.tokens[cursor.next], '+')) stop(cursor, cursor.tokens[cursor.next], 'three moves at once', 'join two moves with +, not more');
+  if (isSign(cursor.tokens[cursor.next], '+'))
+    stop(cursor, cursor.tokens[cursor.next], 'three moves at once', 'join two moves with +, not more');
   return [{ kind: 'pair', moves: [first, second] }];
 }
 
@@ -95,7 +104,8 @@ function lastMove(items: readonly Item[]): Move | null {
 }
 
 function readItems(cursor: Cursor, depth: number, closers: readonly string[], stageEnds?: number[]): Item[] {
-  if (depth > limits.depth) stop(cursor, cursor.tokens[cursor.next - 1], `groups nest deeper than ${limits.depth}`, 'write the inner ones out');
+  if (depth > limits.depth)
+    stop(cursor, cursor.tokens[cursor.next - 1], `groups nest deeper than ${limits.depth}`, 'write the inner ones out');
   const items: Item[] = [];
   for (;;) {
     const token = cursor.tokens[cursor.next];
@@ -103,7 +113,8 @@ function readItems(cursor: Cursor, depth: number, closers: readonly string[], st
     if (isSign(token, '(')) items.push(readGroup(cursor, depth));
     else if (isSign(token, '[')) items.push(readTurns(cursor, depth));
     else if (isSign(token, '|') && stageEnds) {
-      if (items.length === 0 || stageEnds.at(-1) === items.length) stop(cursor, token, 'nothing stands before this stage end', 'write | after at least one move');
+      if (items.length === 0 || stageEnds.at(-1) === items.length)
+        stop(cursor, token, 'nothing stands before this stage end', 'write | after at least one move');
       stageEnds.push(items.length);
       cursor.next += 1;
     } else if (token.kind === 'sign') misplaced(cursor, token);
@@ -139,7 +150,9 @@ const reserved = new Set(['any', 'then', 'end', 'different', 'freestyle', 'ft', 
 /** Why a name cannot name a part, or null where it can. `partNameFault('jab', formsOf(six))` */
 export function partNameFault(name: string, forms: Forms): string | null {
   if (!partName.test(name)) return 'a part is named by letters and digits, a letter first';
-  return reserved.has(name) || forms.meanings.has(name) || /^x\d+$/.test(name) ? `"${name}" already means something` : null;
+  return reserved.has(name) || forms.meanings.has(name) || /^x\d+$/.test(name)
+    ? `"${name}" already means something`
+    : null;
 }
 
 function readClauses(cursor: Cursor): Combination {
@@ -151,7 +164,8 @@ function readClauses(cursor: Cursor): Combination {
     if (named) {
       const fault = partNameFault(name.text, here.forms);
       if (fault) stop(here, name, fault, 'give the part another name, for example A');
-      if (parts.has(name.text) && !cursor.parts.has(name.text)) stop(here, name, `part ${name.text} is defined twice`, 'give the second another name');
+      if (parts.has(name.text) && !cursor.parts.has(name.text))
+        stop(here, name, `part ${name.text} is defined twice`, 'give the second another name');
       here.next += 2;
     }
     here.before = null;
@@ -160,8 +174,15 @@ function readClauses(cursor: Cursor): Combination {
     const items = readItems(here, 0, [';'], stageEnds);
     const last = here.tokens[here.next];
     if (last && !named) stop(here, last, 'only named parts stand before ;', 'write A: before the part');
-    if (items.length === 0) stop(here, last, named ? 'this part is empty' : 'there is no combination here', 'write at least one move, for example 1 2');
-    if (nesting(items) > limits.depth) stop(here, name, `groups nest deeper than ${limits.depth}`, 'write the inner ones out');
+    if (items.length === 0)
+      stop(
+        here,
+        last,
+        named ? 'this part is empty' : 'there is no combination here',
+        'write at least one move, for example 1 2',
+      );
+    if (nesting(items) > limits.depth)
+      stop(here, name, `groups nest deeper than ${limits.depth}`, 'write the inner ones out');
     if (last && named) {
       if (unfoldedLength(items) > limits.moves) tooMany(here, unfoldedLength(items));
       parts.set(name.text, { items });
@@ -174,7 +195,13 @@ function readClauses(cursor: Cursor): Combination {
 }
 
 function tooMany(cursor: Cursor, moves: number): never {
-  throw new Stop({ at: 0, end: cursor.source.length, read: cursor.source.slice(0, 40), what: `${moves} moves when unfolded, and ${limits.moves} is the most`, mend: 'repeat less, or part it in two' });
+  throw new Stop({
+    at: 0,
+    end: cursor.source.length,
+    read: cursor.source.slice(0, 40),
+    what: `${moves} moves when unfolded, and ${limits.moves} is the most`,
+    mend: 'repeat less, or part it in two',
+  });
 }
 
 function readAll(cursor: Cursor): Combination {
@@ -185,7 +212,13 @@ function readAll(cursor: Cursor): Combination {
   const combination = readClauses(cursor);
   const moves = unfoldedLength(combination.items);
   if (moves > limits.moves) tooMany(cursor, moves);
-  if (fullTurn(combination.items) > limits.fullTurn) stop(cursor, only, `the turns meet again only after ${fullTurn(combination.items)} repetitions`, 'use turns of the same number');
+  if (fullTurn(combination.items) > limits.fullTurn)
+    stop(
+      cursor,
+      only,
+      `the turns meet again only after ${fullTurn(combination.items)} repetitions`,
+      'use turns of the same number',
+    );
   return combination;
 }
 
@@ -196,8 +229,22 @@ function readAll(cursor: Cursor): Combination {
  */
 export function readCombination(source: string, options: ReadOptions = {}): Read<Combination> {
   if (source.length > limits.characters)
-    return bad({ at: limits.characters, end: source.length, read: '', what: `${source.length} characters, and ${limits.characters} is the most`, mend: 'part it in two' });
-  const cursor: Cursor = { source, tokens: lex(source), forms: formsOf(options.scheme ?? six), parts: options.parts ?? new Map(), next: 0, written: 0, before: null };
+    return bad({
+      at: limits.characters,
+      end: source.length,
+      read: '',
+      what: `${source.length} characters, and ${limits.characters} is the most`,
+      mend: 'part it in two',
+    });
+  const cursor: Cursor = {
+    source,
+    tokens: lex(source),
+    forms: formsOf(options.scheme ?? six),
+    parts: options.parts ?? new Map(),
+    next: 0,
+    written: 0,
+    before: null,
+  };
   try {
     return good(readAll(cursor));
   } catch (thrown) {

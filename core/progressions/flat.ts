@@ -3,7 +3,9 @@ import type { Combination, Item } from '../notation/combination';
 
 /** Top-level items with groups written out; pairs, slots and turns stay whole. Builds count in these. */
 export function flatten(items: readonly Item[]): Item[] {
-  return items.flatMap((item) => (item.kind === 'group' ? Array.from({ length: item.times }, () => flatten(item.items)).flat() : [item]));
+  return items.flatMap((item) =>
+    item.kind === 'group' ? Array.from({ length: item.times }, () => flatten(item.items)).flat() : [item],
+  );
 }
 
 /** How many moves an item is when drawn or listed: a pair is two, turns show their first. */

@@ -54,14 +54,22 @@ export function cues(timeline: Timeline, countFrom: CountFrom): Cue[] {
     if (isRound && length >= 20_000) out.push({ at: pass.end - 10_000, kind: 'ten' });
     const nextIsRound = all[index + 1]?.block === 'round';
     if (length > countFrom * 1000 && (isRound || nextIsRound))
-      for (let count = countFrom; count >= 1; count -= 1) out.push({ at: pass.end - count * 1000, kind: 'count', count });
+      for (let count = countFrom; count >= 1; count -= 1)
+        out.push({ at: pass.end - count * 1000, kind: 'count', count });
     if (isRound && !nextIsRound) out.push({ at: pass.end, kind: 'end bell' });
   });
   for (let count = countFrom; count >= 1; count -= 1) out.push({ at: -count * 1000, kind: 'count', count });
   return out.sort((a, b) => a.at - b.at);
 }
 
-const numberWords: Readonly<Record<string, string>> = { jab: 'one', cross: 'two', 'lead hook': 'three', 'rear hook': 'four', 'lead uppercut': 'five', 'rear uppercut': 'six' };
+const numberWords: Readonly<Record<string, string>> = {
+  jab: 'one',
+  cross: 'two',
+  'lead hook': 'three',
+  'rear hook': 'four',
+  'lead uppercut': 'five',
+  'rear uppercut': 'six',
+};
 
 function sayItem(item: Item): string {
   switch (item.kind) {
@@ -95,7 +103,12 @@ export function sayCombination(combination: Combination): string {
 /** What is called when a leaf begins, short enough to be said in a breath. */
 export function callFor(leaf: Leaf): string {
   if (leaf.open) return 'Open break. Go on when you are ready.';
-  const effort = leaf.effort === 'steady' || leaf.kind === 'rest' ? '' : typeof leaf.effort === 'number' ? ` At ${leaf.effort} per cent.` : ` ${leaf.effort.replace('-', ' ').replace(/^./, (letter) => letter.toUpperCase())}.`;
+  const effort =
+    leaf.effort === 'steady' || leaf.kind === 'rest'
+      ? ''
+      : typeof leaf.effort === 'number'
+        ? ` At ${leaf.effort} per cent.`
+        : ` ${leaf.effort.replace('-', ' ').replace(/^./, (letter) => letter.toUpperCase())}.`;
   if (leaf.kind === 'rest') return leaf.words ? `Rest. ${leaf.words}.` : 'Rest. Water, and breathe out long.';
   if (leaf.doing === 'own-time') return 'Own time: anything built so far.';
   if (leaf.doing === 'combination' && leaf.combination) {

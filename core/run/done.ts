@@ -28,7 +28,8 @@ export function stretchesOf(deeds: readonly Deed[]): Stretch[] {
     if (running && deed.from > Math.max(0, since)) stretches.push({ from: Math.max(0, since), to: deed.from });
     since = deed.to;
     if (deed.what === 'start' || deed.what === 'resume' || deed.what === 'break over') running = true;
-    else if (deed.what === 'pause' || deed.what === 'break' || deed.what === 'stop now' || deed.what === 'finish') running = false;
+    else if (deed.what === 'pause' || deed.what === 'break' || deed.what === 'stop now' || deed.what === 'finish')
+      running = false;
     // Going somewhere ends an open break by itself; after a pause it stays paused.
     else if (!running && deeds[deeds.indexOf(deed) - 1]?.what === 'break') running = true;
   }
@@ -37,7 +38,8 @@ export function stretchesOf(deeds: readonly Deed[]): Stretch[] {
 
 function covered(stretches: readonly Stretch[], from: SessionTime, to: SessionTime): boolean {
   let reached = from;
-  for (const stretch of [...stretches].sort((a, b) => a.from - b.from)) if (stretch.from <= reached) reached = Math.max(reached, stretch.to);
+  for (const stretch of [...stretches].sort((a, b) => a.from - b.from))
+    if (stretch.from <= reached) reached = Math.max(reached, stretch.to);
   return reached >= to;
 }
 
@@ -49,7 +51,10 @@ export function whatWasDone(deeds: readonly Deed[], timeline: Timeline): Done {
   for (const leaf of timeline.leaves) {
     if (leaf.round !== null && !covered(stretches, leaf.at, leaf.at + leaf.ms)) missed.add(leaf.round);
     if (leaf.ms === 0) continue;
-    const run = stretches.reduce((sum, each) => sum + Math.max(0, Math.min(each.to, leaf.at + leaf.ms) - Math.max(each.from, leaf.at)), 0);
+    const run = stretches.reduce(
+      (sum, each) => sum + Math.max(0, Math.min(each.to, leaf.at + leaf.ms) - Math.max(each.from, leaf.at)),
+      0,
+    );
     punches += (planLeaf(leaf).counts.punches * run) / leaf.ms;
   }
   return {

@@ -6,7 +6,18 @@ export const phases = ['running', 'paused', 'break', 'over'] as const;
 /** running counts in below zero; break waits for a key in an open break. */
 export type Phase = (typeof phases)[number];
 
-export const deeds = ['start', 'pause', 'resume', 'back', 'forward', 'repeat', 'break', 'break over', 'stop now', 'finish'] as const;
+export const deeds = [
+  'start',
+  'pause',
+  'resume',
+  'back',
+  'forward',
+  'repeat',
+  'break',
+  'break over',
+  'stop now',
+  'finish',
+] as const;
 
 /** Something that was done to a run: at which session time, and where it went on. */
 export interface Deed {
@@ -39,7 +50,12 @@ function deed(state: RunState, what: Deed['what'], from: SessionTime, to: Sessio
 /** Starts a run with a count-in before second zero. `begin({ source, wall }, 10_000)` */
 export function begin(now: Moment, countIn: Milliseconds, rate = 1): RunState {
   const clock = setRunning(stoppedClock(-countIn, rate), true, now.source);
-  return { phase: 'running', clock, breaksPassed: 0, deeds: [{ what: 'start', from: -countIn, to: -countIn, wall: now.wall }] };
+  return {
+    phase: 'running',
+    clock,
+    breaksPassed: 0,
+    deeds: [{ what: 'start', from: -countIn, to: -countIn, wall: now.wall }],
+  };
 }
 
 /** Where the run stands; below zero while it counts in. */
@@ -78,16 +94,28 @@ export function notice(state: RunState, timeline: Timeline, now: Moment): RunSta
 export function pause(state: RunState, now: Moment): RunState {
   if (state.phase !== 'running') return state;
   const at = positionOf(state, now.source);
-  return { ...state, phase: 'paused', clock: setRunning(state.clock, false, now.source), deeds: deed(state, 'pause', at, at, now.wall) };
+  return {
+    ...state,
+    phase: 'paused',
+    clock: setRunning(state.clock, false, now.source),
+    deeds: deed(state, 'pause', at, at, now.wall),
+  };
 }
 
 /** Goes on after a pause, or ends an open break. */
 export function resume(state: RunState, now: Moment): RunState {
   const at = positionOf(state, now.source);
   const clock = setRunning(state.clock, true, now.source);
-  if (state.phase === 'paused') return { ...state, phase: 'running', clock, deeds: deed(state, 'resume', at, at, now.wall) };
+  if (state.phase === 'paused')
+    return { ...state, phase: 'running', clock, deeds: deed(state, 'resume', at, at, now.wall) };
   if (state.phase !== 'break') return state;
-  return { ...state, phase: 'running', clock, breaksPassed: state.breaksPassed + 1, deeds: deed(state, 'break over', at, at, now.wall) };
+  return {
+    ...state,
+    phase: 'running',
+    clock,
+    breaksPassed: state.breaksPassed + 1,
+    deeds: deed(state, 'break over', at, at, now.wall),
+  };
 }
 
 /** Goes to the piece before or after, or to this piece's own beginning; going past the last one ends the run. */
@@ -98,7 +126,13 @@ export function go(state: RunState, timeline: Timeline, where: 'back' | 'forward
   const from = positionOf(state, now.source);
   const to = target?.at ?? timeline.ms;
   const done = deed(state, where, from, to, now.wall);
-  if (!target) return { ...state, phase: 'over', clock: setTo(setRunning(state.clock, false, now.source), to, now.source), deeds: [...done, { what: 'finish', from: to, to, wall: now.wall }] };
+  if (!target)
+    return {
+      ...state,
+      phase: 'over',
+      clock: setTo(setRunning(state.clock, false, now.source), to, now.source),
+      deeds: [...done, { what: 'finish', from: to, to, wall: now.wall }],
+    };
   const breaksPassed = timeline.leaves.slice(0, Math.max(0, index)).filter((leaf) => leaf.open).length;
   const paused = state.phase === 'paused';
   const clock = setRunning(setTo(state.clock, to, now.source), !paused, now.source);
@@ -109,7 +143,12 @@ export function go(state: RunState, timeline: Timeline, where: 'back' | 'forward
 export function stopNow(state: RunState, now: Moment): RunState {
   if (state.phase === 'over') return state;
   const at = positionOf(state, now.source);
-  return { ...state, phase: 'over', clock: setRunning(state.clock, false, now.source), deeds: deed(state, 'stop now', at, at, now.wall) };
+  return {
+    ...state,
+    phase: 'over',
+    clock: setRunning(state.clock, false, now.source),
+    deeds: deed(state, 'stop now', at, at, now.wall),
+  };
 }
 
 /** A run taken up again after a reload, standing paused where it was. */

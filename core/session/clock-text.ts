@@ -9,7 +9,9 @@ export function sayClock(ms: Milliseconds): string {
   const hours = Math.floor(minutes / 60);
   const rest = tenths % 10 ? `.${tenths % 10}` : '';
   const sign = ms < 0 ? '-' : '';
-  return hours > 0 ? `${sign}${hours}:${String(minutes % 60).padStart(2, '0')}:${seconds}${rest}` : `${sign}${minutes}:${seconds}${rest}`;
+  return hours > 0
+    ? `${sign}${hours}:${String(minutes % 60).padStart(2, '0')}:${seconds}${rest}`
+    : `${sign}${minutes}:${seconds}${rest}`;
 }
 
 /**

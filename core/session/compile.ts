@@ -84,7 +84,14 @@ function leafKind(block: Block): 'piece' | 'show' | 'rest' {
 
 function plainContent(block: Block, piece: Exclude<Piece, { kind: 'build' }>): Content {
   const kind = leafKind(block);
-  const base = { ...nothing, kind, pieceId: piece.id, ms: piece.ms, effort: piece.effort, pace: paceOf(piece.effort, piece.focus) };
+  const base = {
+    ...nothing,
+    kind,
+    pieceId: piece.id,
+    ms: piece.ms,
+    effort: piece.effort,
+    pace: paceOf(piece.effort, piece.focus),
+  };
   switch (piece.kind) {
     case 'own-time':
       return { ...base, doing: 'own-time', detail: 'own time' };
@@ -111,11 +118,29 @@ function buildContents(block: Block, piece: Extract<Piece, { kind: 'build' }>, r
   const stages = stagesOf(piece);
   const lengths = stageLengths(piece);
   const kind: Leaf['kind'] = leafKind(block) === 'piece' ? 'stage' : leafKind(block);
-  const base = { ...nothing, kind, pieceId: piece.id, effort: piece.effort, pace: paceOf(piece.effort, piece.focus), nonStop: piece.nonStop ?? false, gapMs: piece.nonStop ? 0 : (piece.gapMs ?? usualGapMs) };
+  const base = {
+    ...nothing,
+    kind,
+    pieceId: piece.id,
+    effort: piece.effort,
+    pace: paceOf(piece.effort, piece.focus),
+    nonStop: piece.nonStop ?? false,
+    gapMs: piece.nonStop ? 0 : (piece.gapMs ?? usualGapMs),
+  };
   const content = (index: number, ms: Milliseconds): Content[] => {
     const stage = stages[index];
     if (!stage || ms <= 0) return [];
-    return [{ ...base, ms, doing: 'combination', combination: stage.combination, added: stage.added, stage: { number: index + 1, of: stages.length }, detail: `stage ${index + 1} of ${stages.length}` }];
+    return [
+      {
+        ...base,
+        ms,
+        doing: 'combination',
+        combination: stage.combination,
+        added: stage.added,
+        stage: { number: index + 1, of: stages.length },
+        detail: `stage ${index + 1} of ${stages.length}`,
+      },
+    ];
   };
   if (perRound(piece)) return content(Math.min(repeat, stages.length - 1), (block.ms ?? 0) - piecesLength(block));
   return stages.flatMap((_, index) => content(index, lengths[index] ?? 0));
@@ -124,7 +149,14 @@ function buildContents(block: Block, piece: Extract<Piece, { kind: 'build' }>, r
 /** What fills one pass through a block, cut at the block's end; time that nothing fills is said to be unplanned. */
 function passContents(block: Block, repeat: number): Content[] {
   const whole = block.ms ?? 0;
-  const own: Content = { ...nothing, kind: leafKind(block), pieceId: null, ms: whole, doing: block.kind === 'rest' ? 'words' : 'free', open: block.ms === null };
+  const own: Content = {
+    ...nothing,
+    kind: leafKind(block),
+    pieceId: null,
+    ms: whole,
+    doing: block.kind === 'rest' ? 'words' : 'free',
+    open: block.ms === null,
+  };
   if (block.pieces.length === 0 || block.ms === null) return [own];
   const contents: Content[] = [];
   let left = whole;
@@ -155,12 +187,30 @@ export function compile(sheet: Sheet): Timeline {
       const round = block.kind === 'round' ? (rounds += 1) : null;
       const name = blockName(block, round);
       for (const { detail, ...content } of passContents(block, repeat)) {
-        leaves.push({ ...content, at, block: block.kind, blockId: block.id, round, label: detail ? `${name} · ${detail}` : name });
+        leaves.push({
+          ...content,
+          at,
+          block: block.kind,
+          blockId: block.id,
+          round,
+          label: detail ? `${name} · ${detail}` : name,
+        });
         at += content.ms;
         if (content.open) openBreaks += 1;
       }
       if (repeat + 1 < times && block.restMs) {
-        leaves.push({ ...nothing, kind: 'rest', pieceId: null, ms: block.restMs, doing: 'words', at, block: 'rest', blockId: block.id, round: null, label: 'Rest' });
+        leaves.push({
+          ...nothing,
+          kind: 'rest',
+          pieceId: null,
+          ms: block.restMs,
+          doing: 'words',
+          at,
+          block: 'rest',
+          blockId: block.id,
+          round: null,
+          label: 'Rest',
+        });
         at += block.restMs;
       }
     }
@@ -173,4 +223,3 @@ export function blockLength(block: Block): Milliseconds {
   const times = block.times ?? 1;
   return (block.ms ?? 0) * times + (block.restMs ?? 0) * (times - 1);
 }
-

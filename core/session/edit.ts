@@ -42,7 +42,9 @@ export function duplicateBlock(sheet: Sheet, blockId: string, freshId: () => str
   return {
     ...sheet,
     blocks: sheet.blocks.flatMap((block) =>
-      block.id === blockId ? [block, { ...block, id: freshId(), pieces: block.pieces.map((piece) => ({ ...piece, id: freshId() })) }] : [block],
+      block.id === blockId
+        ? [block, { ...block, id: freshId(), pieces: block.pieces.map((piece) => ({ ...piece, id: freshId() })) }]
+        : [block],
     ),
   };
 }
@@ -54,24 +56,47 @@ export function addPiece(sheet: Sheet, blockId: string, piece: Piece, before: Be
 
 /** Puts a changed piece in the place of the one with the same id. */
 export function changePiece(sheet: Sheet, piece: Piece): Sheet {
-  return { ...sheet, blocks: sheet.blocks.map((block) => (block.pieces.some((each) => each.id === piece.id) ? { ...block, pieces: block.pieces.map((each) => (each.id === piece.id ? piece : each)) } : block)) };
+  return {
+    ...sheet,
+    blocks: sheet.blocks.map((block) =>
+      block.pieces.some((each) => each.id === piece.id)
+        ? { ...block, pieces: block.pieces.map((each) => (each.id === piece.id ? piece : each)) }
+        : block,
+    ),
+  };
 }
 
 /** Takes a piece out. */
 export function removePiece(sheet: Sheet, pieceId: string): Sheet {
-  return { ...sheet, blocks: sheet.blocks.map((block) => (block.pieces.some((each) => each.id === pieceId) ? { ...block, pieces: block.pieces.filter((each) => each.id !== pieceId) } : block)) };
+  return {
+    ...sheet,
+    blocks: sheet.blocks.map((block) =>
+      block.pieces.some((each) => each.id === pieceId)
+        ? { ...block, pieces: block.pieces.filter((each) => each.id !== pieceId) }
+        : block,
+    ),
+  };
 }
 
 /** A copy of a piece right after it. */
 export function duplicatePiece(sheet: Sheet, pieceId: string, freshId: () => string): Sheet {
-  return { ...sheet, blocks: sheet.blocks.map((block) => ({ ...block, pieces: block.pieces.flatMap((piece) => (piece.id === pieceId ? [piece, { ...piece, id: freshId() }] : [piece])) })) };
+  return {
+    ...sheet,
+    blocks: sheet.blocks.map((block) => ({
+      ...block,
+      pieces: block.pieces.flatMap((piece) => (piece.id === pieceId ? [piece, { ...piece, id: freshId() }] : [piece])),
+    })),
+  };
 }
 
 /** Moves a piece into a block, at an index among that block's pieces once it is out of its old place. */
 export function movePiece(sheet: Sheet, pieceId: string, toBlockId: string, to: number): Sheet {
   const piece = sheet.blocks.flatMap((block) => block.pieces).find((each) => each.id === pieceId);
   if (!piece || !sheet.blocks.some((block) => block.id === toBlockId)) return sheet;
-  return mapBlock(removePiece(sheet, pieceId), toBlockId, (block) => ({ ...block, pieces: [...block.pieces.slice(0, to), piece, ...block.pieces.slice(to)] }));
+  return mapBlock(removePiece(sheet, pieceId), toBlockId, (block) => ({
+    ...block,
+    pieces: [...block.pieces.slice(0, to), piece, ...block.pieces.slice(to)],
+  }));
 }
 
 /** Makes a block as long as its pieces. */

@@ -9,7 +9,12 @@ export const focusNames = ['technique', 'speed', 'power'] as const;
 export type Focus = (typeof focusNames)[number];
 
 /** House values of the trade page, section 4. */
-const paceOfEffort: Readonly<Record<(typeof effortNames)[number], PaceFactor>> = { easy: 0.8, steady: 1, strong: 0.9, 'all-out': 1.45 };
+const paceOfEffort: Readonly<Record<(typeof effortNames)[number], PaceFactor>> = {
+  easy: 0.8,
+  steady: 1,
+  strong: 0.9,
+  'all-out': 1.45,
+};
 const paceOfFocus: Readonly<Record<Focus, PaceFactor>> = { technique: 0.6, power: 0.9, speed: 1.3 };
 const slowest: PaceFactor = 0.4;
 

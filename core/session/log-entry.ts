@@ -2,7 +2,10 @@ import * as z from 'zod';
 import { deeds } from '../run/run';
 import { sheetSchema } from './schema';
 
-const time = z.number().min(-3_600_000).max(48 * 3_600_000);
+const time = z
+  .number()
+  .min(-3_600_000)
+  .max(48 * 3_600_000);
 
 /** Deeds of a run as they are kept. */
 export const deedSchema = z.strictObject({ what: z.enum(deeds), from: time, to: time, wall: z.number() });

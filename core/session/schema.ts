@@ -109,5 +109,9 @@ export type Level = (typeof levels)[number];
 
 /** The published JSON Schema of a sheet's file (draft 2020-12), written to `docs/formats/`. */
 export function sheetJsonSchema(): Record<string, unknown> {
-  return { ...z.toJSONSchema(plainSheet, { io: 'input' }), $id: 'urn:keen-tempo:sheet:1', title: 'Keen Tempo sheet, version 1' };
+  return {
+    ...z.toJSONSchema(plainSheet, { io: 'input' }),
+    $id: 'urn:keen-tempo:sheet:1',
+    title: 'Keen Tempo sheet, version 1',
+  };
 }

@@ -33,7 +33,13 @@ export function schemeOf(numbers: Sheet['numbers']): Read<Scheme> {
     if (!read.ok) return read;
     const [only] = read.value.items;
     if (read.value.items.length !== 1 || only?.kind !== 'move')
-      return bad({ at: 0, end: move.length, read: move, what: `"${move}" is not one move`, mend: `give ${number} one move, for example bk` });
+      return bad({
+        at: 0,
+        end: move.length,
+        read: move,
+        what: `"${move}" is not one move`,
+        mend: `give ${number} one move, for example bk`,
+      });
     beyond.push({ number, id: only.id, side: only.side });
   }
   return ownScheme(numbers.name, beyond);

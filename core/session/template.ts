@@ -8,7 +8,17 @@ export type FreshId = () => string;
 
 /** A sheet with nothing on it. */
 export function emptySheet(freshId: FreshId, title = 'New sheet'): Sheet {
-  return { format: sheetFormat, version: sheetVersion, id: freshId(), title, class: {}, numbers: 'six', stance: 'orthodox', bag: 'shadow', blocks: [] };
+  return {
+    format: sheetFormat,
+    version: sheetVersion,
+    id: freshId(),
+    title,
+    class: {},
+    numbers: 'six',
+    stance: 'orthodox',
+    bag: 'shadow',
+    blocks: [],
+  };
 }
 
 const usualLength: Readonly<Record<BlockKind, Milliseconds>> = {

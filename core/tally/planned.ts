@@ -26,14 +26,24 @@ const emptyPlan: LeafPlan = { repetitions: 0, counts: noCounts(), least: 0, most
  * Whole repetitions that fit into a time: ⌊(T + g) / (seconds/pace + g)⌋, at least one (trade page, section 4).
  * @example repetitionsIn(30_000, 660, 1, 3000) // 9
  */
-export function repetitionsIn(ms: Milliseconds, repetitionMs: Milliseconds, pace: PaceFactor, gapMs: Milliseconds): number {
+export function repetitionsIn(
+  ms: Milliseconds,
+  repetitionMs: Milliseconds,
+  pace: PaceFactor,
+  gapMs: Milliseconds,
+): number {
   return Math.max(1, Math.floor((ms + gapMs) / (repetitionMs / pace + gapMs)));
 }
 
 const studies = new WeakMap<Combination, Map<string, Study>>();
 
 /** A study of a leaf's combination, remembered: the same combination in the same stance is worked out once. */
-export function studyOf(combination: Combination, stance: Stance, nonStop = false, otherStance: Leaf['otherStance'] = 'carry on mirrored'): Study {
+export function studyOf(
+  combination: Combination,
+  stance: Stance,
+  nonStop = false,
+  otherStance: Leaf['otherStance'] = 'carry on mirrored',
+): Study {
   const key = `${stance} ${nonStop} ${otherStance}`;
   const known = studies.get(combination) ?? new Map<string, Study>();
   studies.set(combination, known);
@@ -61,7 +71,12 @@ function slotSpread(combination: Combination): number {
 function freePlan(leaf: Leaf): LeafPlan {
   const strikes = Math.round((leaf.ms / 1000) * leaf.pace);
   const counts = { ...noCounts(), strikes, punches: strikes, moves: strikes };
-  return { repetitions: 0, counts, least: Math.round(strikes * (1 - freeSpread)), most: Math.round(strikes * (1 + freeSpread)) };
+  return {
+    repetitions: 0,
+    counts,
+    least: Math.round(strikes * (1 - freeSpread)),
+    most: Math.round(strikes * (1 + freeSpread)),
+  };
 }
 
 /** What a leaf plans: free work a strike a second, combinations by whole repetitions; shows and rests nothing. */
@@ -70,7 +85,12 @@ export function planLeaf(leaf: Leaf): LeafPlan {
   if (leaf.doing === 'own-time') return freePlan(leaf);
   if (leaf.doing !== 'combination' || !leaf.combination) return emptyPlan;
   if (leaf.combination.items[0]?.kind === 'freestyle') return freePlan(leaf);
-  const repetitions = repetitionsIn(leaf.ms, studyOf(leaf.combination, 'orthodox', leaf.nonStop, leaf.otherStance).ms, leaf.pace, leaf.gapMs);
+  const repetitions = repetitionsIn(
+    leaf.ms,
+    studyOf(leaf.combination, 'orthodox', leaf.nonStop, leaf.otherStance).ms,
+    leaf.pace,
+    leaf.gapMs,
+  );
   const counts = addCounts(noCounts(), countCombination(leaf.combination), repetitions);
   const spread = slotSpread(leaf.combination) * repetitions;
   return { repetitions, counts, least: counts.strikes - spread, most: counts.strikes + spread };
@@ -116,7 +136,8 @@ function spreadContent(out: Spread, content: Move | Slot | Freestyle, stance: St
 }
 
 function spreadRepetition(out: Spread, repetition: Repetition, weight: number): void {
-  for (const { step, stance } of repetition.walk.steps) for (const content of step.content) spreadContent(out, content, stance, weight);
+  for (const { step, stance } of repetition.walk.steps)
+    for (const content of step.content) spreadContent(out, content, stance, weight);
 }
 
 /** Left and right, and targets, of all repetitions of a leaf; a combination that turns carries on mirrored. */
@@ -162,13 +183,28 @@ export function tally(timeline: Timeline, stance: Stance): Tally {
     most += plan.most;
     if (leaf.round !== null) {
       const before = rounds.get(leaf.round)?.counts ?? noCounts();
-      rounds.set(leaf.round, { round: leaf.round, label: `Round ${leaf.round}`, counts: addCounts(before, plan.counts) });
+      rounds.set(leaf.round, {
+        round: leaf.round,
+        label: `Round ${leaf.round}`,
+        counts: addCounts(before, plan.counts),
+      });
     }
     if (plan.repetitions > 0 && leaf.combination) {
-      for (const [name, count] of Object.entries(countByMove(leaf.combination))) byMove[name] = (byMove[name] ?? 0) + count * plan.repetitions;
+      for (const [name, count] of Object.entries(countByMove(leaf.combination)))
+        byMove[name] = (byMove[name] ?? 0) + count * plan.repetitions;
       spreadLeaf(spread, leaf, plan.repetitions, stance);
     } else addFree(spread, plan);
   }
-  return { work, rest, other, counts, least, most, byMove, bySide: { left: spread.left, right: spread.right }, byTarget: spread.byTarget, rounds: [...rounds.values()] };
+  return {
+    work,
+    rest,
+    other,
+    counts,
+    least,
+    most,
+    byMove,
+    bySide: { left: spread.left, right: spread.right },
+    byTarget: spread.byTarget,
+    rounds: [...rounds.values()],
+  };
 }
-

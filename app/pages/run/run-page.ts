@@ -1,7 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { mdiClose, mdiFullscreen, mdiPause, mdiPlay, mdiReplay, mdiSkipNext, mdiSkipPrevious, mdiStop } from '@mdi/js';
-import { blockName, compile, planLeaf, sayClock, sayEffort, schemeOrSix, type LogEntry, type Sheet, type UnfinishedRun } from '../../../core/index';
+import {
+  blockName,
+  compile,
+  planLeaf,
+  sayClock,
+  sayEffort,
+  schemeOrSix,
+  type Leaf,
+  type LogEntry,
+  type Sheet,
+  type UnfinishedRun,
+} from '../../../core/index';
 import { EntryForm } from '../../parts/entry-form';
 import { Icon } from '../../parts/icon';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
@@ -35,19 +46,35 @@ export class RunPage {
   protected readonly unfinished = signal<UnfinishedRun | null>(null);
   protected readonly rate = signal(1);
   protected readonly rates = [1, 4, 20, 60];
-  protected readonly icons = { back: mdiSkipPrevious, next: mdiSkipNext, pause: mdiPause, play: mdiPlay, repeat: mdiReplay, stop: mdiStop, full: mdiFullscreen, close: mdiClose };
+  protected readonly icons = {
+    back: mdiSkipPrevious,
+    next: mdiSkipNext,
+    pause: mdiPause,
+    play: mdiPlay,
+    repeat: mdiReplay,
+    stop: mdiStop,
+    full: mdiFullscreen,
+    close: mdiClose,
+  };
   protected readonly sayClock = sayClock;
 
   protected readonly summary = computed(() => {
     const sheet = this.stored();
     if (!sheet) return null;
     const timeline = compile(sheet);
-    return { length: sayClock(timeline.ms), rounds: timeline.rounds, breaks: timeline.openBreaks, leaves: timeline.leaves.length };
+    return {
+      length: sayClock(timeline.ms),
+      rounds: timeline.rounds,
+      breaks: timeline.openBreaks,
+      leaves: timeline.leaves.length,
+    };
   });
   protected readonly scheme = computed(() => schemeOrSix(this.runner.sheet()?.numbers ?? 'six'));
   protected readonly phase = computed(() => this.runner.state()?.phase ?? null);
   /** Seconds left before second zero, or null once past it. */
-  protected readonly countIn = computed(() => (this.phase() !== null && this.runner.position() < 0 ? Math.ceil(-this.runner.position() / 1000) : null));
+  protected readonly countIn = computed(() =>
+    this.phase() !== null && this.runner.position() < 0 ? Math.ceil(-this.runner.position() / 1000) : null,
+  );
   protected readonly left = computed(() => {
     const leaf = this.runner.leaf();
     return leaf ? Math.max(0, leaf.at + leaf.ms - this.runner.position()) : 0;
@@ -62,16 +89,24 @@ export class RunPage {
   protected readonly blockLeft = computed(() => {
     const [leaf, timeline] = [this.runner.leaf(), this.runner.timeline()];
     if (!leaf || !timeline) return null;
-    const last = timeline.leaves.findLast((each) => each.blockId === leaf.blockId && each.round === leaf.round && each.kind === leaf.kind);
+    const last = timeline.leaves.findLast(
+      (each) => each.blockId === leaf.blockId && each.round === leaf.round && each.kind === leaf.kind,
+    );
     const end = (last?.at ?? leaf.at) + (last?.ms ?? 0);
     return end > leaf.at + leaf.ms ? sayClock(Math.ceil((end - this.runner.position()) / 1000) * 1000) : null;
   });
   protected readonly heading = computed(() => {
-    const [leaf, sheet, timeline] = [this.runner.leaf() ?? this.runner.next(), this.runner.sheet(), this.runner.timeline()];
+    const [leaf, sheet, timeline] = [
+      this.runner.leaf() ?? this.runner.next(),
+      this.runner.sheet(),
+      this.runner.timeline(),
+    ];
     const block = sheet?.blocks.find((each) => each.id === leaf?.blockId);
     if (!leaf || !block || !timeline) return '';
     if (leaf.kind === 'rest') return 'Rest';
-    return leaf.round === null ? blockName(block, null) : blockName(block, leaf.round).replace(/^Round \d+/, (name) => `${name} of ${timeline.rounds}`);
+    return leaf.round === null
+      ? blockName(block, null)
+      : blockName(block, leaf.round).replace(/^Round \d+/, (name) => `${name} of ${timeline.rounds}`);
   });
   protected readonly detail = computed(() => {
     const leaf = this.runner.leaf();
@@ -79,9 +114,23 @@ export class RunPage {
     const stage = leaf.stage ? [`stage ${leaf.stage.number} of ${leaf.stage.of}`] : [];
     const effort = leaf.kind === 'rest' || leaf.kind === 'show' ? [] : [sayEffort(leaf.effort)];
     const plan = planLeaf(leaf);
-    const strikes = plan.most > 0 ? [plan.least === plan.most ? `${Math.round(plan.most)} strikes planned` : `${Math.round(plan.least)} to ${Math.round(plan.most)} strikes`] : [];
+    const strikes =
+      plan.most > 0
+        ? [
+            plan.least === plan.most
+              ? `${Math.round(plan.most)} strikes planned`
+              : `${Math.round(plan.least)} to ${Math.round(plan.most)} strikes`,
+          ]
+        : [];
     return [...stage, ...effort, ...(leaf.nonStop ? ['non-stop'] : []), ...strikes].join(' · ');
   });
+
+  /** What comes next; within a block its name need not be said again. */
+  protected nextName(next: Leaf): string {
+    return next.blockId === this.runner.leaf()?.blockId && next.label.includes(' · ')
+      ? (next.label.split(' · ').at(-1) ?? next.label)
+      : next.label;
+  }
 
   constructor() {
     effect(() => void this.load(this.id()));

@@ -188,7 +188,8 @@ export class Runner {
     const state = this.state();
     if (state?.phase !== 'running' || !this.onAudio) return;
     const until = positionOf(state, this.source()) + lookAheadMs * this.rate;
-    for (let cue = this.cues()[this.nextCue]; cue && cue.at <= until; cue = this.cues()[(this.nextCue += 1)]) this.sound.playAt(cue.kind, sourceAt(state.clock, cue.at));
+    for (let cue = this.cues()[this.nextCue]; cue && cue.at <= until; cue = this.cues()[(this.nextCue += 1)])
+      this.sound.playAt(cue.kind, sourceAt(state.clock, cue.at));
   }
 
   /** Says what a piece asks for when it begins. */
@@ -208,7 +209,14 @@ export class Runner {
     if (!state || !sheet || state.phase === 'over') return;
     if (!now && Date.now() - this.lastKept < keepEveryMs) return;
     this.lastKept = Date.now();
-    void this.unfinished.put({ sheet, at: positionOf(state, this.source()), breaksPassed: state.breaksPassed, deeds: [...state.deeds], rate: this.rate, seen: Date.now() });
+    void this.unfinished.put({
+      sheet,
+      at: positionOf(state, this.source()),
+      breaksPassed: state.breaksPassed,
+      deeds: [...state.deeds],
+      rate: this.rate,
+      seen: Date.now(),
+    });
   }
 
   /** Writes the entry, then shows it. */
@@ -221,7 +229,11 @@ export class Runner {
       sheetId: sheet.id,
       title: sheet.title,
       sheet,
-      planned: { ms: timeline.ms, rounds: timeline.rounds, punches: Math.round(tally(timeline, sheet.stance).counts.punches) },
+      planned: {
+        ms: timeline.ms,
+        rounds: timeline.rounds,
+        punches: Math.round(tally(timeline, sheet.stance).counts.punches),
+      },
       done: whatWasDone(state.deeds, timeline),
       deeds: [...state.deeds].slice(-5000),
       effort: null,

@@ -37,7 +37,12 @@ export class BlockView {
   readonly deleted = output<string>();
   readonly dropped = output<PieceDrop>();
 
-  protected readonly icons = { grip: mdiDragVertical, more: mdiDotsVertical, copy: mdiContentDuplicate, bin: mdiDeleteOutline };
+  protected readonly icons = {
+    grip: mdiDragVertical,
+    more: mdiDotsVertical,
+    copy: mdiContentDuplicate,
+    bin: mdiDeleteOutline,
+  };
   protected readonly sayClock = sayClock;
   protected readonly name = computed(() => {
     const { block, round } = this.row();
@@ -58,7 +63,10 @@ export class BlockView {
   protected changeTimes(event: Event): void {
     const field = event.target as HTMLInputElement;
     const times = Math.round(Number(field.value));
-    if (times >= 1 && times <= 99) this.changed.emit(times === 1 ? { times: undefined, restMs: undefined } : { times, restMs: this.row().block.restMs ?? 60_000 });
+    if (times >= 1 && times <= 99)
+      this.changed.emit(
+        times === 1 ? { times: undefined, restMs: undefined } : { times, restMs: this.row().block.restMs ?? 60_000 },
+      );
     else field.value = String(this.row().block.times ?? 1);
   }
 

@@ -1,7 +1,17 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { catchError, concatMap, from, of, Subject } from 'rxjs';
-import { blockLength, compile, findings, schemeOrSix, tally, type Block, type Leaf, type Piece, type Sheet } from '../../../core/index';
+import {
+  blockLength,
+  compile,
+  findings,
+  schemeOrSix,
+  tally,
+  type Block,
+  type Leaf,
+  type Piece,
+  type Sheet,
+} from '../../../core/index';
 import { SheetsService } from '../../services/sheets.service';
 
 /** A piece as the run sheet shows it: with the leaves that its first pass, or its stages a round, come to. */
@@ -83,7 +93,13 @@ export class Editor {
     let at = 0;
     return (sheet?.blocks ?? []).map((block) => {
       const own = (byBlock.get(block.id) ?? []).filter((leaf) => block.kind === 'rest' || leaf.kind !== 'rest');
-      const row: BlockRow = { block, at, ms: blockLength(block), round: own[0]?.round ?? null, pieces: block.pieces.map((piece) => ({ piece, leaves: firstLeaves(own, piece) })) };
+      const row: BlockRow = {
+        block,
+        at,
+        ms: blockLength(block),
+        round: own[0]?.round ?? null,
+        pieces: block.pieces.map((piece) => ({ piece, leaves: firstLeaves(own, piece) })),
+      };
       at += row.ms;
       return row;
     });
@@ -104,7 +120,8 @@ export class Editor {
     if (!before) return;
     const after = change(before);
     if (after === before) return;
-    if (!name || name !== this.lastName) this.past.update((steps) => [...steps.slice(1 - mostSteps), { sheet: before, name }]);
+    if (!name || name !== this.lastName)
+      this.past.update((steps) => [...steps.slice(1 - mostSteps), { sheet: before, name }]);
     this.lastName = name;
     this.future.set([]);
     this.show(after);
@@ -140,7 +157,9 @@ export class Editor {
   /** The block that the selection is, or stands in. */
   selectedBlock(): Block | null {
     const id = this.selected();
-    return this.state()?.blocks.find((block) => block.id === id || block.pieces.some((piece) => piece.id === id)) ?? null;
+    return (
+      this.state()?.blocks.find((block) => block.id === id || block.pieces.some((piece) => piece.id === id)) ?? null
+    );
   }
 
   selectedPiece(): Piece | null {

@@ -1,4 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, inject, input, linkedSignal, output, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import {
   countCombination,
   readClock,
@@ -82,7 +94,9 @@ export class EntryBar {
     if (!combination) return null;
     const counts = countCombination(combination);
     const studied = studyOf(combination, this.stance());
-    const seams = studied.turns.flatMap((turn, index) => turn.seams.map((seam) => ({ seam, index }))).filter(({ seam }) => seam.level !== 'none');
+    const seams = studied.turns
+      .flatMap((turn, index) => turn.seams.map((seam) => ({ seam, index })))
+      .filter(({ seam }) => seam.level !== 'none');
     const worst = seams.find(({ seam }) => seam.level === 'warning') ?? seams[0];
     return {
       counts,
@@ -97,7 +111,11 @@ export class EntryBar {
     if (!fault) return null;
     const offset = this.split().offset;
     const text = this.text();
-    return { ...fault, before: text.slice(Math.max(0, offset + fault.at - 24), offset + fault.at), here: text.slice(offset + fault.at, offset + fault.end).slice(0, 40) || '␣' };
+    return {
+      ...fault,
+      before: text.slice(Math.max(0, offset + fault.at - 24), offset + fault.at),
+      here: text.slice(offset + fault.at, offset + fault.end).slice(0, 40) || '␣',
+    };
   });
   /** While typing, an unfinished last word is no fault yet. */
   protected readonly showsFault = computed(() => {

@@ -7,18 +7,24 @@ import type { Finding } from '../../../core/index';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <aside aria-label="Findings">
-      <h2>Findings <span class="soft">{{ summary() }}</span></h2>
+      <h2>
+        Findings <span class="soft">{{ summary() }}</span>
+      </h2>
       @if (findings().length === 0) {
         <p class="soft">Everything adds up.</p>
       }
       <ul>
         @for (finding of findings(); track $index) {
           <li [class]="finding.level">
-            <p><b>{{ names[finding.level] }} · {{ finding.where }}</b></p>
+            <p>
+              <b>{{ names[finding.level] }} · {{ finding.where }}</b>
+            </p>
             <p>{{ finding.what }}.</p>
             <p class="mend">
               @for (mend of finding.mends; track mend.label) {
-                <button type="button" class="link-button" (click)="mended.emit({ finding, at: $index })">{{ mend.label }}</button>
+                <button type="button" class="link-button" (click)="mended.emit({ finding, at: $index })">
+                  {{ mend.label }}
+                </button>
                 @if (!$last) {
                   or
                 }

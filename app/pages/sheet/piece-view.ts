@@ -7,6 +7,7 @@ import {
   planLeaf,
   readStored,
   sayClock,
+  sayEffort,
   sayFault,
   spell,
   stagesOf,
@@ -45,6 +46,7 @@ export class PieceView {
 
   protected readonly icons = { grip: mdiDragVertical, more: mdiDotsVertical, edit: mdiPencilOutline };
   protected readonly sayClock = sayClock;
+  protected readonly sayEffort = sayEffort;
   protected readonly efforts: readonly Effort[] = [...effortNames, 50, 60, 70, 80, 90, 100];
 
   protected readonly build = computed((): PieceOf<'build'> | null => {

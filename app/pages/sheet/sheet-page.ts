@@ -1,5 +1,15 @@
 import { CdkDrag, CdkDropList, type CdkDragDrop } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { Router, RouterLink } from '@angular/router';
@@ -39,11 +49,21 @@ import { FindingsPanel } from './findings-panel';
 import { LastRun } from '../../parts/last-run';
 import { SheetTotals } from './sheet-totals';
 
-
 /** The run sheet: a session from top to bottom, edited in place. */
 @Component({
   selector: 'kt-sheet-page',
-  imports: [CdkDrag, CdkDropList, MatMenuModule, RouterLink, Icon, BlockView, EntryBar, FindingsPanel, LastRun, SheetTotals],
+  imports: [
+    CdkDrag,
+    CdkDropList,
+    MatMenuModule,
+    RouterLink,
+    Icon,
+    BlockView,
+    EntryBar,
+    FindingsPanel,
+    LastRun,
+    SheetTotals,
+  ],
   providers: [Editor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-page.html',
@@ -62,13 +82,18 @@ export class SheetPage {
   /** Id of the piece whose text is in the entry line. */
   protected readonly editing = signal<string | null>(null);
   protected readonly editingText = computed(() => {
-    const piece = this.editor.sheet()?.blocks.flatMap((block) => block.pieces).find((each) => each.id === this.editing());
+    const piece = this.editor
+      .sheet()
+      ?.blocks.flatMap((block) => block.pieces)
+      .find((each) => each.id === this.editing());
     const text = piece?.kind === 'combination' ? piece.text : piece?.kind === 'build' ? piece.goal : null;
     return text === null ? null : spell(text, this.editor.scheme());
   });
   protected readonly place = computed(() => {
     const id = this.editor.selected();
-    const row = this.editor.rows().find(({ block }) => block.id === id || block.pieces.some((piece) => piece.id === id));
+    const row = this.editor
+      .rows()
+      .find(({ block }) => block.id === id || block.pieces.some((piece) => piece.id === id));
     if (!row || row.block.kind === 'rest') return 'a new round';
     return row.round === null ? `to the ${row.block.kind}` : `to round ${row.round}`;
   });
@@ -119,8 +144,12 @@ export class SheetPage {
 
   protected entered({ text, ms, build }: Entered): void {
     const editing = this.editing();
-    const piece = this.editor.sheet()?.blocks.flatMap((block) => block.pieces).find((each) => each.id === editing);
-    if (piece?.kind === 'combination') this.editor.apply((sheet) => changePiece(sheet, { ...piece, text, ms: ms ?? piece.ms }));
+    const piece = this.editor
+      .sheet()
+      ?.blocks.flatMap((block) => block.pieces)
+      .find((each) => each.id === editing);
+    if (piece?.kind === 'combination')
+      this.editor.apply((sheet) => changePiece(sheet, { ...piece, text, ms: ms ?? piece.ms }));
     else if (piece?.kind === 'build') this.editor.apply((sheet) => changePiece(sheet, { ...piece, goal: text }));
     else this.addTyped(text, ms, build);
     if (editing !== null) this.stopEditing();
@@ -132,15 +161,24 @@ export class SheetPage {
       this.insertBuild(text, block);
       return;
     }
-    const piece: Piece = build ? { ...freshBuild(text, freshId), every: [ms ?? 30_000] } : { kind: 'combination', id: freshId(), ms: ms ?? 30_000, effort: 'steady', text };
+    const piece: Piece = build
+      ? { ...freshBuild(text, freshId), every: [ms ?? 30_000] }
+      : { kind: 'combination', id: freshId(), ms: ms ?? 30_000, effort: 'steady', text };
     if (!block || block.kind === 'rest') {
       const round = freshBlock('round', freshId);
-      this.insertBlock({ ...round, ms: ms ?? round.ms, pieces: [piece.kind === 'combination' ? { ...piece, ms: ms ?? round.ms ?? 180_000 } : piece] });
+      this.insertBlock({
+        ...round,
+        ms: ms ?? round.ms,
+        pieces: [piece.kind === 'combination' ? { ...piece, ms: ms ?? round.ms ?? 180_000 } : piece],
+      });
       return;
     }
     const left = (block.ms ?? 0) - piecesLength(block);
     // Half a minute, or what is left of the block; a block without pieces is filled by its first.
-    const fitting = piece.kind === 'combination' && ms === null && left > 0 ? { ...piece, ms: block.pieces.length === 0 ? left : Math.min(30_000, left) } : piece;
+    const fitting =
+      piece.kind === 'combination' && ms === null && left > 0
+        ? { ...piece, ms: block.pieces.length === 0 ? left : Math.min(30_000, left) }
+        : piece;
     this.addAfterSelection(block, fitting);
   }
 
@@ -170,14 +208,23 @@ export class SheetPage {
   }
 
   protected duplicate(id: string): void {
-    this.editor.apply((sheet) => (sheet.blocks.some((block) => block.id === id) ? duplicateBlock(sheet, id, freshId) : duplicatePiece(sheet, id, freshId)));
+    this.editor.apply((sheet) =>
+      sheet.blocks.some((block) => block.id === id)
+        ? duplicateBlock(sheet, id, freshId)
+        : duplicatePiece(sheet, id, freshId),
+    );
   }
 
   protected remove(id: string): void {
     const ids = this.rowIds();
     const next = ids[ids.indexOf(id) + 1] ?? ids[ids.indexOf(id) - 1] ?? null;
-    this.editor.apply((sheet) => (sheet.blocks.some((block) => block.id === id) ? removeBlock(sheet, id) : removePiece(sheet, id)));
-    this.snack.open('Deleted', 'Undo', { duration: 6000 }).onAction().subscribe(() => this.editor.undo());
+    this.editor.apply((sheet) =>
+      sheet.blocks.some((block) => block.id === id) ? removeBlock(sheet, id) : removePiece(sheet, id),
+    );
+    this.snack
+      .open('Deleted', 'Undo', { duration: 6000 })
+      .onAction()
+      .subscribe(() => this.editor.undo());
     if (next) this.select(next, true);
   }
 
@@ -222,7 +269,8 @@ export class SheetPage {
     const typing = target.matches('input, textarea, select');
     const control = event.ctrlKey || event.metaKey;
     if (control && event.key === 'Enter' && !typing) void this.run();
-    else if (control && !typing && event.key.toLowerCase() === 'z') this.handled(event, () => (event.shiftKey ? this.editor.redo() : this.editor.undo()));
+    else if (control && !typing && event.key.toLowerCase() === 'z')
+      this.handled(event, () => (event.shiftKey ? this.editor.redo() : this.editor.undo()));
     else if (control && !typing && event.key.toLowerCase() === 'y') this.handled(event, () => this.editor.redo());
     else if (event.key === '/' && !typing) this.handled(event, () => this.entry()?.focus());
     else if (target.dataset['row']) this.onRowKey(event, target.dataset['row']);
@@ -243,7 +291,8 @@ export class SheetPage {
     else if (event.key === 'End') this.handled(event, () => this.select(ids.at(-1) ?? id, true));
     else if (event.key === 'Enter' && !isBlock) this.handled(event, () => this.edit(id));
     else if (event.key === 'Delete' || event.key === 'Backspace') this.handled(event, () => this.remove(id));
-    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd') this.handled(event, () => this.duplicate(id));
+    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd')
+      this.handled(event, () => this.duplicate(id));
   }
 
   private handled(event: KeyboardEvent, action: () => void): void {

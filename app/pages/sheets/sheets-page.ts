@@ -4,7 +4,16 @@ import { MatMenuModule } from '@angular/material/menu';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { Router, RouterLink } from '@angular/router';
 import { mdiDotsVertical, mdiFileImportOutline, mdiPlay, mdiPlus } from '@mdi/js';
-import { compile, emptySheet, readSheetJson, sayClock, tally, writeSheetJson, type Problem, type Sheet } from '../../../core/index';
+import {
+  compile,
+  emptySheet,
+  readSheetJson,
+  sayClock,
+  tally,
+  writeSheetJson,
+  type Problem,
+  type Sheet,
+} from '../../../core/index';
 import { Icon } from '../../parts/icon';
 import { LastRun } from '../../parts/last-run';
 import { FilesService } from '../../services/files.service';
@@ -42,7 +51,13 @@ export class SheetsPage {
     this.sheets.all()?.map((stored) => {
       const timeline = compile(stored.sheet);
       const planned = tally(timeline, stored.sheet.stance);
-      return { ...stored, length: sayClock(timeline.ms), breaks: timeline.openBreaks, rounds: timeline.rounds, punches: Math.round(planned.counts.punches) };
+      return {
+        ...stored,
+        length: sayClock(timeline.ms),
+        breaks: timeline.openBreaks,
+        rounds: timeline.rounds,
+        punches: Math.round(planned.counts.punches),
+      };
     }),
   );
 
@@ -89,7 +104,12 @@ export class SheetsPage {
       if (read.ok) {
         const added = await this.sheets.addImported(read.value);
         this.snack.open(`“${added.title}” imported`, undefined, { duration: 4000 });
-      } else this.refusal.set({ name: file.name, problems: read.problems.slice(0, mostShown), more: Math.max(0, read.problems.length - mostShown) });
+      } else
+        this.refusal.set({
+          name: file.name,
+          problems: read.problems.slice(0, mostShown),
+          more: Math.max(0, read.problems.length - mostShown),
+        });
     }
     field.value = '';
   }

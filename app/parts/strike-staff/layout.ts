@@ -19,7 +19,20 @@ import {
 } from '../../../core/index';
 
 /** What a move looks like; told apart by outline alone, never by colour. */
-export type Outline = 'straight' | 'turning' | 'rising' | 'elbow' | 'knee' | 'kick' | 'teep' | 'push' | 'defence' | 'feet' | 'conditioning' | 'wait' | 'slot';
+export type Outline =
+  | 'straight'
+  | 'turning'
+  | 'rising'
+  | 'elbow'
+  | 'knee'
+  | 'kick'
+  | 'teep'
+  | 'push'
+  | 'defence'
+  | 'feet'
+  | 'conditioning'
+  | 'wait'
+  | 'slot';
 
 export interface Glyph {
   readonly key: string;
@@ -188,8 +201,24 @@ class Pen {
   private open(label: string, slot: Slot | null, path: readonly number[]): void {
     const width = glyphWidth(label);
     const key = `${path.join('.')}/0`;
-    const base = { key, path, y: this.middle, width, outline: 'slot', side: null, label, aim: null, hollow: true, force: null } as const;
-    this.glyphs.push({ ...base, x: this.x, title: slot ? `left to the athlete: ${label}` : 'all left to the athlete', isNew: this.fresh.has(key) });
+    const base = {
+      key,
+      path,
+      y: this.middle,
+      width,
+      outline: 'slot',
+      side: null,
+      label,
+      aim: null,
+      hollow: true,
+      force: null,
+    } as const;
+    this.glyphs.push({
+      ...base,
+      x: this.x,
+      title: slot ? `left to the athlete: ${label}` : 'all left to the athlete',
+      isNew: this.fresh.has(key),
+    });
     this.advance(width, path);
   }
 
@@ -261,19 +290,26 @@ function seamMarks(study: Study | null, ends: ReadonlyMap<string, number>): Seam
       byPlace.set(key, { seam, x: seam.loop ? x + gap : x + gap / 2 });
     }
   }
-  return [...byPlace.values()].flatMap(({ seam, x }) => (seam.verdict === 'smooth' ? [] : [{ x, verdict: seam.verdict, warning: seam.level === 'warning', reason: seam.reason }]));
+  return [...byPlace.values()].flatMap(({ seam, x }) =>
+    seam.verdict === 'smooth'
+      ? []
+      : [{ x, verdict: seam.verdict, warning: seam.level === 'warning', reason: seam.reason }],
+  );
 }
 
 /** Lays a combination out on the strike staff. Pure: the same combination gives the same drawing. */
 export function layoutStaff(combination: Combination, options: LayoutOptions): StaffLayout {
   const used = usedTargets(combination.items, new Set<Target>());
-  const levels = targets.filter((target) => (options.levels === 'all' ? target !== 'leg' || used.has('leg') : used.has(target)));
+  const levels = targets.filter((target) =>
+    options.levels === 'all' ? target !== 'leg' || used.has('leg') : used.has(target),
+  );
   if (levels.length === 0) levels.push('head');
   const leadY = (target: Target): number => top + Math.max(0, levels.indexOf(target)) * levelStep;
   const middle = leadY(levels.at(-1) ?? 'head') + levelStep * 1.5;
   const rearY = (target: Target): number => middle + levelStep * 1.5 + Math.max(0, levels.indexOf(target)) * levelStep;
   const yOf = (move: Move): number => {
-    if (move.target && (isStrike(move) || move.feint || familyOf(move) === 'push')) return move.side === 'lead' ? leadY(move.target) : rearY(move.target);
+    if (move.target && (isStrike(move) || move.feint || familyOf(move) === 'push'))
+      return move.side === 'lead' ? leadY(move.target) : rearY(move.target);
     return middle + (move.side === 'lead' ? -7 : move.side === 'rear' ? 7 : 0);
   };
   const pen = new Pen(yOf, middle, options.scheme, freshKeys(combination, options.added));

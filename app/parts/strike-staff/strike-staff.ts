@@ -34,6 +34,12 @@ export class StrikeStaff {
       study: this.seams() ? studyOf(this.combination(), 'orthodox', this.nonStop()) : null,
     }),
   );
-  protected readonly description = computed(() => describeCombination(this.combination(), this.added(), this.seams() ? studyOf(this.combination(), 'orthodox', this.nonStop()) : null));
+  protected readonly description = computed(() =>
+    describeCombination(
+      this.combination(),
+      this.added(),
+      this.seams() ? studyOf(this.combination(), 'orthodox', this.nonStop()) : null,
+    ),
+  );
   protected readonly outlinePath = outlinePath;
 }

@@ -1,0 +1,68 @@
+import { TestBed } from '@angular/core/testing';
+import { addBlock, emptySheet, freshBlock, removeBlock, type Sheet } from '../../../core/index';
+import { freshId } from '../../services/fresh-id';
+import { SheetsService } from '../../services/sheets.service';
+import { testProviders, until } from '../../spec-store.spec';
+import { Editor } from './editor';
+
+describe('the editor', () => {
+  async function setUp() {
+    TestBed.configureTestingModule({ providers: [...testProviders(), Editor] });
+    const sheets = TestBed.inject(SheetsService);
+    const editor = TestBed.inject(Editor);
+    const sheet = emptySheet(freshId, 'Spec');
+    await sheets.put(sheet);
+    await editor.open(sheet.id);
+    return { editor, sheets, sheet };
+  }
+  const round = (sheet: Sheet): Sheet => addBlock(sheet, freshBlock('round', freshId));
+
+  it('writes every change, and says so only when it is written', async () => {
+    const { editor, sheets, sheet } = await setUp();
+    editor.apply(round);
+    expect(editor.saving()).toBe('saving');
+    await until(() => editor.saving() === 'saved');
+    expect((await sheets.get(sheet.id))?.blocks.length).toBe(1);
+    expect(editor.timeline()?.ms).toBe(180_000);
+  });
+
+  it('undoes and redoes, two hundred steps and more', async () => {
+    const { editor } = await setUp();
+    for (let step = 0; step < 220; step += 1) editor.apply(round);
+    for (let step = 0; step < 220; step += 1) editor.undo();
+    expect(editor.sheet()?.blocks.length).toBe(0);
+    expect(editor.canUndo()).toBeFalse();
+    for (let step = 0; step < 220; step += 1) editor.redo();
+    expect(editor.sheet()?.blocks.length).toBe(220);
+    editor.undo();
+    editor.apply(round);
+    expect(editor.canRedo()).toBeFalse();
+  });
+
+  it('undoes typing in one field as one step', async () => {
+    const { editor } = await setUp();
+    for (const title of ['T', 'To', 'Tow']) editor.apply((sheet) => ({ ...sheet, title }), 'title');
+    editor.apply(round);
+    editor.undo();
+    editor.undo();
+    expect(editor.sheet()?.title).toBe('Spec');
+    expect(editor.canUndo()).toBeFalse();
+  });
+
+  it('keeps a selection that is there', async () => {
+    const { editor } = await setUp();
+    editor.apply(round);
+    editor.apply(round);
+    const [first, second] = editor.sheet()?.blocks ?? [];
+    editor.selected.set(second?.id ?? null);
+    editor.apply((sheet) => removeBlock(sheet, second?.id ?? ''));
+    expect(editor.selected()).toBe(first?.id ?? '');
+    expect(editor.selectedBlock()?.id).toBe(first?.id ?? '');
+  });
+
+  it('says when there is no such sheet', async () => {
+    const { editor } = await setUp();
+    await editor.open('nowhere');
+    expect(editor.missing()).toBeTrue();
+  });
+});

@@ -1,0 +1,128 @@
+import fc from 'fast-check';
+import { anyCombination } from '../notation/arbitrary.spec';
+import { readCombination } from '../notation/read';
+import { unfold } from '../mechanics/steps';
+import { fullTurn } from '../notation/combination';
+import { compile } from '../session/compile';
+import type { Piece, Sheet } from '../session/schema';
+import { emptySheet } from '../session/template';
+import { countByMove, countCombination } from './counts';
+import { planLeaf, repetitionsIn, tally } from './planned';
+
+let count = 0;
+const freshId = (): string => `t${(count += 1)}`;
+const sheetOf = (kind: 'round' | 'show' | 'warm-up', pieces: Piece[]): Sheet => ({
+  ...emptySheet(freshId),
+  blocks: [{ id: freshId(), kind, ms: pieces.reduce((sum, piece) => sum + ('ms' in piece ? piece.ms : 0), 0), pieces }],
+});
+const combo = (ms: number, text: string, more: Partial<Extract<Piece, { kind: 'combination' }>> = {}): Piece => ({
+  kind: 'combination',
+  id: freshId(),
+  ms,
+  effort: 'steady',
+  text,
+  ...more,
+});
+const countsOf = (text: string) => {
+  const read = readCombination(text);
+  if (!read.ok) throw new Error(read.fault.what);
+  return countCombination(read.value);
+};
+
+// Counting rules: trade page, section 10 (common practice, no source).
+describe('counting one repetition', () => {
+  it('tells punches, other strikes, defences and feet apart', () => {
+    expect(countsOf('1 2 lel rkn bk tp push sl in ft 1 sq wait')).toEqual({
+      punches: 2,
+      elbows: 1,
+      knees: 1,
+      kicks: 1,
+      teeps: 1,
+      strikes: 6,
+      defences: 1,
+      feet: 2,
+      moves: 12,
+    });
+  });
+  it('counts slots by their number, ranges by their middle, turns by their mean', () => {
+    expect(countsOf('any 3').punches).toBe(3);
+    expect(countsOf('any 2-5 end 3').punches).toBe(3.5);
+    expect(countsOf('any 2 kicks end 2')).toEqual(jasmine.objectContaining({ kicks: 1, punches: 1, strikes: 2 }));
+    expect(countsOf('[bk / swk] 2')).toEqual(jasmine.objectContaining({ kicks: 1, punches: 1 }));
+    expect(countsOf('[1 2 / 3] 2').punches).toBe(2.5);
+  });
+  it('counts groups without unfolding them, and the same as unfolded', () => {
+    fc.assert(
+      fc.property(anyCombination, (combination) => {
+        const turns = fullTurn(combination.items);
+        let moves = 0;
+        for (let turn = 0; turn < turns; turn += 1)
+          for (const step of unfold(combination, turn))
+            for (const content of step.content)
+              moves += content.kind === 'slot' ? (content.least + content.most) / 2 : 1;
+        expect(countCombination(combination).moves).toBeCloseTo(moves / turns, 6);
+      }),
+    );
+  });
+  it('names each move', () => {
+    const read = readCombination('(1 2)x3 in+3');
+    expect(read.ok && countByMove(read.value)).toEqual({ jab: 3, cross: 3, 'step in': 1, 'lead hook': 1 });
+  });
+});
+
+describe('repetitions', () => {
+  it('are ⌊(T + g) / (seconds/pace + g)⌋, at least one', () => {
+    // 1 2 takes 0.6 s: (30 + 3) / 3.6 = 9.17; non-stop 30 / 0.6 = 50.
+    expect(repetitionsIn(30_000, 600, 1, 3000)).toBe(9);
+    expect(repetitionsIn(30_000, 600, 1, 0)).toBe(50);
+    expect(repetitionsIn(1000, 5000, 1, 3000)).toBe(1);
+    // All-out is 1.45 times as fast: 30 / (0.6 / 1.45) = 72.5.
+    expect(repetitionsIn(30_000, 600, 1.45, 0)).toBe(72);
+  });
+});
+
+describe('a session’s tally', () => {
+  const tallyOf = (sheet: Sheet) => tally(compile(sheet), 'orthodox');
+
+  it('multiplies counts by repetitions, round by round', () => {
+    const sum = tallyOf(
+      sheetOf('round', [combo(30_000, '1 2'), combo(30_000, '1 2', { nonStop: true, effort: 'all-out' })]),
+    );
+    expect(sum.counts.punches).toBe(18 + 144);
+    expect(sum.rounds).toEqual([jasmine.objectContaining({ label: 'Round 1' })]);
+    expect(sum.byMove).toEqual({ jab: 81, cross: 81 });
+    expect(sum.bySide).toEqual({ left: 81, right: 81 });
+    expect([sum.work, sum.rest, sum.other]).toEqual([60_000, 0, 0]);
+  });
+
+  it('shows free work and ranges as a spread, and shows nothing for a show', () => {
+    const [own] = compile(sheetOf('round', [{ kind: 'own-time', id: 'o', ms: 60_000, effort: 'steady' }])).leaves;
+    expect(own && planLeaf(own)).toEqual(jasmine.objectContaining({ least: 45, most: 75 }));
+    const sum = tallyOf(sheetOf('round', [combo(30_000, 'any 2-4')]));
+    expect(sum.most - sum.least).toBe(2 * (sum.counts.strikes / 3));
+    expect(tallyOf(sheetOf('show', [combo(30_000, '1 2')])).counts.strikes).toBe(0);
+    expect(tallyOf(sheetOf('warm-up', [combo(30_000, '1 2')])).other).toBe(30_000);
+  });
+
+  it('carries on mirrored after a change of stance, or resets', () => {
+    // 1 switch: every other jab is the other hand's; 2 repetitions in 3.0 s + 3 s breath each.
+    const piece = combo(60_000, '1 switch');
+    const even = tallyOf(sheetOf('round', [piece])).bySide;
+    expect(even.left).toBe(Math.ceil((even.left + even.right) / 2));
+    const reset = tallyOf(sheetOf('round', [{ ...piece, otherStance: 'reset' } as Piece])).bySide;
+    expect(reset.right).toBe(0);
+  });
+
+  it('left and right add up to the strikes', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('1 2 3', '2 switch 2', '[bk / swk] 2', 'any 2-3 end bk', '1+shift 2b', '(1 2)x3 lk'),
+        fc.integer({ min: 5, max: 120 }),
+        (text, seconds) => {
+          const sum = tallyOf(sheetOf('round', [combo(seconds * 1000, text)]));
+          expect(sum.bySide.left + sum.bySide.right).toBeCloseTo(sum.counts.strikes, 6);
+        },
+      ),
+    );
+  });
+});

@@ -1,0 +1,33 @@
+import { defineConfig } from '@playwright/test';
+
+const port = 4399;
+
+/** Drives the built product in Debian's Chromium; `CHROME_BIN` names another one. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  fullyParallel: true,
+  workers: 2,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  outputDir: 'test-results/e2e',
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node dist/server/main.mjs',
+    env: { PORT: String(port) },
+    url: `http://localhost:${port}`,
+    reuseExistingServer: false,
+  },
+});

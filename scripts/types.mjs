@@ -1,0 +1,6 @@
+// Type check of everything that the builds do not check themselves. core is checked once more without the DOM, which
+// shows that it needs none.
+import { must } from './steps.mjs';
+
+for (const config of ['tsconfig.core.json', 'tsconfig.node.json', 'tsconfig.app.json', 'tsconfig.spec.json'])
+  must(process.execPath, ['node_modules/typescript/bin/tsc', '--noEmit', '-p', config], `Type check of ${config}`);

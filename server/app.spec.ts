@@ -1,0 +1,44 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { createApp } from './app';
+
+describe('the server', () => {
+  let server: Server;
+  let base: string;
+
+  beforeAll(async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'served-'));
+    writeFileSync(join(folder, 'index.html'), '<title>first page</title>');
+    writeFileSync(join(folder, 'main-ABCDEF12.js'), 'export {};');
+    server = await new Promise<Server>((done) => {
+      const listening = createApp(folder).listen(0, '127.0.0.1', () => done(listening));
+    });
+    base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  });
+
+  afterAll(() => server.close());
+
+  it('answers every address inside the application with the first page', async () => {
+    for (const path of ['/', '/sheets', '/run/some-id']) {
+      const answer = await fetch(base + path);
+      expect(answer.status).toBe(200);
+      expect(await answer.text()).toContain('first page');
+    }
+  });
+
+  it('does not find missing files, nor anything above its folder', async () => {
+    expect((await fetch(`${base}/missing.js`)).status).toBe(404);
+    expect((await fetch(`${base}/%2e%2e/%2e%2e/etc/passwd.txt`)).status).toBe(404);
+  });
+
+  it('keeps hashed files for long, the first page not at all, and lets nothing in from elsewhere', async () => {
+    const script = await fetch(`${base}/main-ABCDEF12.js`);
+    expect(script.headers.get('cache-control')).toContain('immutable');
+    const page = await fetch(base);
+    expect(page.headers.get('cache-control')).toBe('no-cache');
+    expect(page.headers.get('content-security-policy')).toContain("script-src 'self'");
+  });
+});
