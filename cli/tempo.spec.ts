@@ -9,7 +9,7 @@ interface Answer {
   status: number | null;
   out: string;
   error: string;
-  json: Record<string, never>;
+  json: Record<string, unknown>;
 }
 
 function tempo(args: readonly string[], input = ''): Answer {
@@ -18,7 +18,7 @@ function tempo(args: readonly string[], input = ''): Answer {
     status: run.status,
     out: run.stdout,
     error: run.stderr,
-    json: (run.status === 0 ? JSON.parse(run.stdout) : {}) as Record<string, never>,
+    json: (run.status === 0 ? JSON.parse(run.stdout) : {}) as Record<string, unknown>,
   };
 }
 
@@ -43,7 +43,7 @@ describe('the tempo command', () => {
         counts: { punches: 5, elbows: 0, knees: 0, kicks: 0, teeps: 0, strikes: 5, defences: 1, feet: 0, moves: 6 },
         stance: { start: 'orthodox', end: 'orthodox' },
         seconds: 2.15,
-      }) as never,
+      }),
     );
     expect((json['moves'] as unknown[])[2]).toEqual({
       name: 'lead hook',
@@ -64,13 +64,13 @@ describe('the tempo command', () => {
       [3, 'smooth'],
     ]);
     expect(seams[1]?.repairs[0]).toBe('in+1 2 sl 4');
-    expect(json['seconds']).toBe(0.555 as never);
+    expect(json['seconds']).toBe(0.555);
     expect((json['moves'] as { limb: string }[])[1]?.limb).toBe('right hand');
   });
 
   it('combo knows the eight-number scheme, and reads standard input', () => {
-    expect(tempo(['combo', '7 8', '--scheme', 'eight']).json['text']).toBe('7 8' as never);
-    expect(tempo(['combo', '-'], '1-2').json['text']).toBe('1 2' as never);
+    expect(tempo(['combo', '7 8', '--scheme', 'eight']).json['text']).toBe('7 8');
+    expect(tempo(['combo', '-'], '1-2').json['text']).toBe('1 2');
   });
 
   it('build makes the stages of a ladder', () => {
@@ -81,7 +81,7 @@ describe('the tempo command', () => {
         { text: '1 2 sl', added: [2] },
         { text: '1 2 sl 6', added: [3] },
       ],
-    } as never);
+    });
   });
 
   it('timeline, tally and check read a sheet', () => {
@@ -99,13 +99,13 @@ describe('the tempo command', () => {
       rounds: unknown[];
     };
     expect([tally.work, tally.rest, tally.other, tally.rounds.length]).toEqual([540, 120, 690, 3]);
-    expect(tempo(['check', file]).json).toEqual({ findings: [] } as never);
+    expect(tempo(['check', file]).json).toEqual({ findings: [] });
   });
 
   it('export and import give the same sheet', () => {
     const copy = join(folder, 'copy.json');
-    expect(tempo(['export', file, '--to', 'json', '--out', copy]).json).toEqual({ written: copy } as never);
-    expect(tempo(['import', copy, '--from', 'json']).json).toEqual(demoSheets[0] as never);
+    expect(tempo(['export', file, '--to', 'json', '--out', copy]).json).toEqual({ written: copy });
+    expect(tempo(['import', copy, '--from', 'json']).json as unknown).toEqual(demoSheets[0]);
     expect(JSON.stringify(tempo(['export', '--help']).json)).toContain('json');
   });
 

@@ -8,7 +8,7 @@ if (major < 20 || (major === 20 && minor < 19)) {
   process.exit(1);
 }
 installPackages();
-build();
+await build();
 const server = spawn(process.execPath, ['dist/server/main.mjs'], { cwd: root, stdio: 'inherit' });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('close', (code) => process.exit(code ?? 0));

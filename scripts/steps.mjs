@@ -51,7 +51,7 @@ function newest(path) {
 }
 
 /** Builds the application and the server where their sources are newer than what is built. */
-export function build() {
+export async function build() {
   const sources = [
     'app',
     'core',
@@ -70,19 +70,17 @@ export function build() {
   )
     return;
   must(process.execPath, [...ng, 'build'], 'Building the application');
-  must(
-    process.execPath,
-    [
-      join(root, 'node_modules/esbuild/bin/esbuild'),
-      'server/main.ts',
-      '--bundle',
-      '--platform=node',
-      '--format=esm',
-      '--packages=external',
-      '--outfile=dist/server/main.mjs',
-    ],
-    'Building the server',
-  );
+  // Imported here: esbuild is there only once the packages are installed.
+  const { build: bundle } = await import('esbuild');
+  await bundle({
+    entryPoints: [join(root, 'server/main.ts')],
+    outfile: stamp,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    packages: 'external',
+    logLevel: 'warning',
+  });
 }
 
 /** Chromium for Karma and Playwright: found, or installed through apt where this is Debian and we may. */

@@ -1,4 +1,4 @@
-import { moveKinds, type MoveId } from '../moves/catalogue';
+import { moveKind, moveKinds, type MoveId } from '../moves/catalogue';
 import type { MoveKind, Side, Target } from '../moves/kind';
 import type { Scheme } from '../moves/scheme';
 
@@ -14,8 +14,8 @@ export interface Meaning {
 export interface Forms {
   readonly scheme: Scheme;
   readonly meanings: ReadonlyMap<string, Meaning>;
-  /** Words in the longest spelling. */
-  readonly longest: number;
+  /** Words in the longest spelling that begins with a word. */
+  readonly longestFrom: ReadonlyMap<string, number>;
 }
 
 const targetLetter: Readonly<Record<Target, string>> = { head: 'h', body: 'b', leg: 'l' };
@@ -72,20 +72,21 @@ function addKind(add: Add, kind: MoveKind & { id: MoveId }): void {
 
 function buildForms(scheme: Scheme): Forms {
   const meanings = new Map<string, Meaning>();
-  let longest = 1;
+  const longestFrom = new Map<string, number>();
   const add: Add = (text, meaning) => {
     const before = meanings.get(text);
     if (before && (before.id !== meaning.id || before.side !== meaning.side || before.target !== meaning.target))
       throw new Error(`"${text}" would mean ${before.id} and ${meaning.id}`);
     meanings.set(text, meaning);
-    longest = Math.max(longest, text.split(' ').length);
+    const words = text.split(' ');
+    const [first = ''] = words;
+    longestFrom.set(first, Math.max(longestFrom.get(first) ?? 1, words.length));
   };
   for (const kind of moveKinds) addKind(add, kind);
   for (const { number, id, side } of scheme.numbers) {
-    const kind = moveKinds.find((each) => each.id === id);
-    if (kind) addAimed(add, String(number), kind, side);
+    addAimed(add, String(number), { ...moveKind(id), id }, side);
   }
-  return { scheme, meanings, longest };
+  return { scheme, meanings, longestFrom };
 }
 
 const built = new WeakMap<Scheme, Forms>();
@@ -118,8 +119,8 @@ export function defaultSide(
   id: MoveId,
   before: { readonly id: MoveId; readonly side: Side | null } | null,
 ): Side | null {
-  const kind = moveKinds.find((each) => each.id === id);
-  if (!kind?.marked) return kind?.usual ?? null;
+  const kind = moveKind(id);
+  if (!kind.marked) return kind.usual;
   if ((id === 'slip' || id === 'block') && before?.id === id) return before.side === 'lead' ? 'rear' : 'lead';
   return kind.usual;
 }

@@ -10,50 +10,43 @@ export interface Token {
   readonly joint: Joint;
 }
 
-const signs = '()[]/+|;:';
 /** Every dash that a keyboard or a phone may put between two numbers counts as a hyphen. */
-const hyphens = '-\u2010\u2011\u2012\u2013\u2014\u2212';
+const dashes = '\\u002d\\u2010-\\u2014\\u2212';
+/** Words, signs, or a stretch of whatever parts them. */
+const scanner = new RegExp(`[^\\s,${dashes}()[\\]/+|;:]+|[()[\\]/+|;:]|[\\s,${dashes}]+`, 'gu');
+const onlyDash = new RegExp(`^[${dashes}]+$`);
+const signs = '()[]/+|;:';
 
 /** Only A to Z, so that positions stay those of the given text (some capitals grow when made small). */
 function small(text: string): string {
-  return text.replace(/[A-Z]+/g, (letters) => letters.toLowerCase());
+  return /[A-Z\u00d7]/.test(text)
+    ? text.replace(/[A-Z]+/g, (letters) => letters.toLowerCase()).replaceAll('\u00d7', 'x')
+    : text;
+}
+
+/** What a stretch between two tokens amounts to: a hyphen binds its neighbours only where it touches both. */
+function jointOf(gap: string): Joint {
+  if (gap === ' ') return 'space';
+  if (gap.includes(',')) return 'comma';
+  return onlyDash.test(gap) ? 'hyphen' : 'space';
 }
 
 /** Splits text into words and signs; gives no meaning to them. Linear in its length. `lex('1-2, (3)x2')` */
 export function lex(source: string): Token[] {
-  const text = small(source).replace(/\u00d7/g, 'x');
   const tokens: Token[] = [];
   let joint: Joint = 'none';
   let at = 0;
-  const isSpace = (char: string): boolean => /\s/.test(char);
-  while (at < text.length) {
-    const char = text.charAt(at);
-    if (isSpace(char)) {
-      if (joint === 'none') joint = 'space';
-      else if (joint === 'hyphen') joint = 'space';
-      at += 1;
-    } else if (hyphens.includes(char)) {
-      // A hyphen binds its neighbours only where it touches both.
-      joint = joint === 'none' ? 'hyphen' : joint;
-      at += 1;
-    } else if (char === ',') {
-      joint = 'comma';
-      at += 1;
-    } else if (signs.includes(char)) {
-      tokens.push({ kind: 'sign', text: char, at, end: at + 1, joint });
-      joint = 'none';
-      at += 1;
-    } else {
-      let end = at + 1;
-      while (end < text.length) {
-        const next = text.charAt(end);
-        if (isSpace(next) || next === ',' || hyphens.includes(next) || signs.includes(next)) break;
-        end += 1;
-      }
-      tokens.push({ kind: 'word', text: text.slice(at, end), at, end, joint });
-      joint = 'none';
+  for (const text of small(source).match(scanner) ?? []) {
+    const end = at + text.length;
+    const first = text.charAt(0);
+    if (signs.includes(first)) tokens.push({ kind: 'sign', text, at, end, joint });
+    else if (first === ' ' || /^[\s,]/.test(first) || onlyDash.test(first)) {
+      joint = jointOf(text);
       at = end;
-    }
+      continue;
+    } else tokens.push({ kind: 'word', text, at, end, joint });
+    joint = 'none';
+    at = end;
   }
   return tokens;
 }

@@ -37,14 +37,25 @@ export function readMarks(text: string): Marks | null {
 
 /** The longest name that begins at a token, words joined by spaces or hyphens; null where there is none. */
 export function matchName(tokens: readonly Token[], start: number, forms: Forms): Named | null {
+  const first = tokens[start]?.text ?? '';
+  const plain = forms.meanings.get(first);
+  // Most words stand for themselves and begin nothing longer.
+  if (plain && forms.longestFrom.get(first) === 1)
+    return { meaning: plain, marks: { word: first, written: false }, length: 1 };
+  return matchWords(tokens, start, forms);
+}
+
+function matchWords(tokens: readonly Token[], start: number, forms: Forms): Named | null {
   let words = '';
   let found: Named | null = null;
-  for (let length = 1; length <= forms.longest; length += 1) {
+  let longest = 1;
+  for (let length = 1; length <= longest; length += 1) {
     const token = tokens[start + length - 1];
     if (token?.kind !== 'word' || (length > 1 && token.joint !== 'space' && token.joint !== 'hyphen')) break;
     const marks = readMarks(token.text);
     if (!marks) break;
     words = words ? `${words} ${marks.word}` : marks.word;
+    if (length === 1) longest = forms.longestFrom.get(words) ?? 1;
     const meaning = forms.meanings.get(words);
     if (meaning) found = { meaning, marks, length };
     // A mark ends the name: nothing that belongs to it can follow.

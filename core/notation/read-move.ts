@@ -49,15 +49,14 @@ function settle(cursor: Cursor, named: Named): Move {
       marks = letter;
     }
   }
-  const move: Move = {
-    kind: 'move',
+  const move = {
+    kind: 'move' as const,
     id: named.meaning.id,
     side: side ?? defaultSide(named.meaning.id, cursor.before),
     target: named.meaning.target,
-    ...(marks.force ? { force: marks.force } : {}),
-    ...(marks.aim ? { aim: marks.aim } : {}),
   };
-  return move;
+  if (!marks.written) return move;
+  return { ...move, ...(marks.force ? { force: marks.force } : {}), ...(marks.aim ? { aim: marks.aim } : {}) };
 }
 
 /** Reads one move in any spelling. */

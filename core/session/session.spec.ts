@@ -15,13 +15,19 @@ import {
   shiftPiece,
 } from './edit';
 import { findings } from './findings';
-import { sheetSchema, type Block, type Piece, type Sheet } from './schema';
+import { sheetSchema, type Block, type Piece, type PieceOf, type Sheet } from './schema';
 import { schemeOf, spell, takeIn } from './stored';
 import { buildRound, emptySheet, freshBlock } from './template';
 
 let count = 0;
 const freshId = (): string => `id${(count += 1)}`;
-const combo = (ms: number, text = '1 2'): Piece => ({ kind: 'combination', id: freshId(), ms, effort: 'steady', text });
+const combo = (ms: number, text = '1 2'): PieceOf<'combination'> => ({
+  kind: 'combination',
+  id: freshId(),
+  ms,
+  effort: 'steady',
+  text,
+});
 const block = (kind: Block['kind'], ms: number | null, pieces: Piece[] = [], more: Partial<Block> = {}): Block => ({
   id: freshId(),
   kind,
@@ -213,7 +219,7 @@ describe('findings', () => {
   });
 
   it('warn of a stuck seam, the loop only where there is no breath', () => {
-    const piece = { ...combo(60_000, '2 3 2'), kind: 'combination' as const, text: '2 3 2' };
+    const piece = combo(60_000, '2 3 2');
     const with_ = (each: Piece) =>
       findings(sheetOf(block('warm-up', 300_000), block('round', 60_000, [each]))).map((finding) => finding.level);
     expect(with_(piece)).toEqual([]);

@@ -125,6 +125,10 @@ export class RunPage {
     return [...stage, ...effort, ...(leaf.nonStop ? ['non-stop'] : []), ...strikes].join(' · ');
   });
 
+  protected wholeSecond(at: number): string {
+    return sayClock(Math.max(0, Math.floor(at / 1000)) * 1000);
+  }
+
   /** What comes next; within a block its name need not be said again. */
   protected nextName(next: Leaf): string {
     return next.blockId === this.runner.leaf()?.blockId && next.label.includes(' · ')

@@ -1,0 +1,19 @@
+import { spawn } from 'node:child_process';
+import { benchClock } from './clock';
+import { benchCore } from './core';
+import { benchKeystroke } from './keystroke';
+
+const port = 4398;
+
+benchCore();
+benchClock();
+const server = spawn(process.execPath, ['dist/server/main.mjs'], {
+  env: { ...process.env, PORT: String(port) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+try {
+  await new Promise((ready) => server.stdout.once('data', ready));
+  await benchKeystroke(`http://localhost:${port}`);
+} finally {
+  server.kill();
+}

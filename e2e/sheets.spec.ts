@@ -1,0 +1,110 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from '@playwright/test';
+
+test('the first visit holds the demo, which can be cleared, and brought back', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.locator('.list li')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Clear the demo' }).click();
+  await expect(page.getByText('No sheets yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('.list li')).toHaveCount(4);
+});
+
+test('copy, rename, delete with undo', async ({ page }) => {
+  await page.goto('/sheets');
+  const more = page.getByRole('button', { name: 'More for Tower, first watch', exact: true });
+  await more.click();
+  await page.getByRole('menuitem', { name: 'Copy' }).click();
+  await expect(page.getByRole('link', { name: 'Tower, first watch (copy)', exact: true })).toBeVisible();
+  await more.click();
+  await page.getByRole('menuitem', { name: 'Rename' }).click();
+  await page.getByLabel('New title').fill('Tower, second watch');
+  await page.getByLabel('New title').press('Enter');
+  await expect(page.getByRole('link', { name: 'Tower, second watch', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'More for Tower, second watch' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: 'Tower, second watch', exact: true })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Tower, second watch', exact: true })).toBeVisible();
+});
+
+test('a sheet goes to a JSON file and comes back; a wrong file is refused with its paths and changes nothing', async ({
+  page,
+}) => {
+  await page.goto('/sheets');
+  await page.getByRole('button', { name: 'More for Hands, then legs' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Export JSON' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('hands-then-legs.json');
+  const text = await readFile(await download.path(), 'utf8');
+  const field = page.locator('input[type=file]');
+  await field.setInputFiles({ name: 'back.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await expect(page.locator('.list li')).toHaveCount(5);
+  const newer = JSON.stringify({ ...(JSON.parse(text) as object), version: 9 });
+  await field.setInputFiles({ name: 'newer.json', mimeType: 'application/json', buffer: Buffer.from(newer) });
+  await expect(page.getByRole('alert')).toContainText('newer.json was not imported, and nothing has changed');
+  await expect(page.getByRole('alert')).toContainText('version 9 is newer');
+  const wrong = text.replace('"kind": "round"', '"kind": "party"');
+  await field.setInputFiles({ name: 'wrong.json', mimeType: 'application/json', buffer: Buffer.from(wrong) });
+  await expect(page.getByRole('alert')).toContainText(/blocks\[\d+\]\.kind/);
+  await expect(page.locator('.list li')).toHaveCount(5);
+});
+
+test('dragging a block by its grip moves it, and undo moves it back', async ({ page }) => {
+  await page.goto('/sheets/demo-ten-minutes');
+  const names = page.locator('kt-block-view .name');
+  await expect(names.first()).toHaveText('Warm-up');
+  const grip = page.locator('kt-block-view .head .grip').first();
+  const goal = await page.locator('kt-block-view').nth(1).locator('kt-piece-view').last().boundingBox();
+  const from = await grip.boundingBox();
+  if (!goal || !from) throw new Error('nothing to drag');
+  await page.mouse.move(from.x + 8, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 8, from.y + 40, { steps: 5 });
+  await page.mouse.move(from.x + 8, goal.y + goal.height - 4, { steps: 15 });
+  await page.mouse.up();
+  await expect(names.first()).toHaveText('Round 1');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(names.first()).toHaveText('Warm-up');
+});
+
+test('pieces that do not add up are a finding, and its mend mends it', async ({ page }) => {
+  await page.goto('/sheets/demo-ten-minutes');
+  await page.getByLabel('Length of 1 2', { exact: true }).first().fill('1:30');
+  await page.getByLabel('Length of 1 2', { exact: true }).first().press('Enter');
+  const panel = page.getByRole('complementary', { name: 'Findings' });
+  await expect(panel).toContainText('the pieces take 3:30, but the round is 3:00: 0:30 too long');
+  await panel.getByRole('button', { name: 'Make the round 3:30' }).click();
+  await expect(panel).not.toContainText('too long');
+  await expect(page.locator('kt-sheet-totals')).toContainText('10:30');
+});
+
+test('bad and huge text gets a clear message at its place, and is not lost', async ({ page }) => {
+  await page.goto('/sheets/demo-ten-minutes');
+  const entry = page.getByLabel('Type a combination');
+  for (const [typed, said] of [
+    ['1 2 🥊 3', 'is not a move'],
+    ['1 <img src=x onerror=alert(1)> 2', 'is not a move'],
+    ['(1 2', 'never closed'],
+    ['112 ', 'did you mean "1 1 2"'],
+    ['((1 2)x99)x99', '19602 moves when unfolded'],
+  ] as const) {
+    await entry.fill(typed);
+    await entry.press('Enter');
+    await expect(page.locator('.fault')).toContainText(said);
+    await expect(entry).toHaveValue(typed);
+  }
+  await page.reload();
+  await expect(entry).toHaveValue('((1 2)x99)x99');
+});
+
+test('addresses that lead nowhere say so', async ({ page }) => {
+  await page.goto('/no/such/place');
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+  await page.goto('/sheets/none');
+  await expect(page.getByRole('heading', { name: 'This sheet is not here' })).toBeVisible();
+  await page.goto('/run/none');
+  await expect(page.getByRole('heading', { name: 'There is no such sheet to run' })).toBeVisible();
+});

@@ -1,0 +1,65 @@
+// `npm test`: installs what is missing, then lint, types, core specs in Node, Karma and Playwright, and adds it all up.
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, ensureChromium, installPackages, ng, root, watchOutput } from './steps.mjs';
+
+installPackages();
+ensureChromium();
+
+const node = process.execPath;
+const module = (path) => join(root, 'node_modules', path);
+let passed = 0;
+let failed = 0;
+
+/** A step that either holds or does not counts as one test. */
+async function step(name, args) {
+  console.log(`\n== ${name}`);
+  const { code } = await watchOutput(node, args);
+  if (code === 0) passed += 1;
+  else failed += 1;
+  console.log(`${name}: ${code === 0 ? 'passed' : 'failed'}`);
+}
+
+/** A runner that counts its own tests; one that died without a count is a failure. */
+async function runner(name, args, count) {
+  console.log(`\n== ${name}`);
+  const { code, output } = await watchOutput(node, args);
+  const counted = count(output);
+  passed += counted.passed;
+  failed += counted.failed;
+  if (counted.passed + counted.failed === 0 || (code !== 0 && counted.failed === 0)) failed += 1;
+  console.log(`${name}: ${counted.passed} passed, ${counted.failed} failed`);
+}
+
+await step('Prettier', [module('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
+await step('ESLint', [module('eslint/bin/eslint.js'), '.']);
+await step('Type check', ['scripts/types.mjs']);
+
+await runner(
+  'Core, command and server',
+  ['--import', 'tsx', module('jasmine/bin/jasmine.js'), '--config=jasmine.json'],
+  (output) => {
+    const match = /(\d+) specs?, (\d+) failures?/.exec(output);
+    const bad = Number(match?.[2] ?? 0);
+    return { passed: Number(match?.[1] ?? 0) - bad, failed: bad };
+  },
+);
+
+await runner('Karma', [...ng, 'test'], (output) => {
+  const last = [...output.matchAll(/Executed (\d+) of \d+(?: \((\d+) FAILED\))?/g)].at(-1);
+  const bad = Number(last?.[2] ?? 0);
+  return { passed: Number(last?.[1] ?? 0) - bad, failed: bad };
+});
+
+await build();
+const report = join(root, 'test-results/e2e.json');
+mkdirSync(join(root, 'test-results'), { recursive: true });
+rmSync(report, { force: true });
+await runner('Playwright', [module('@playwright/test/cli.js'), 'test'], () => {
+  if (!existsSync(report)) return { passed: 0, failed: 0 };
+  const { stats } = JSON.parse(readFileSync(report, 'utf8'));
+  return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+});
+
+console.log(`\ntests: ${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
