@@ -257,11 +257,14 @@ export class SheetPage {
 
   private select(id: string, focus: boolean): void {
     this.editor.selected.set(id);
-    setTimeout(() => {
+    const show = (): boolean => {
       const row = this.host.nativeElement.querySelector<HTMLElement>(`[data-row="${CSS.escape(id)}"]`);
       if (focus) row?.focus();
       row?.scrollIntoView({ block: 'nearest' });
-    });
+      return row !== null;
+    };
+    // At once where the row is there, so that a quick second key finds the focus; a new row comes with the next drawing.
+    if (!show()) setTimeout(show);
   }
 
   protected onKey(event: KeyboardEvent): void {
@@ -284,7 +287,8 @@ export class SheetPage {
     if (by !== 0 && event.altKey) {
       this.handled(event, () => {
         this.editor.apply((sheet) => (isBlock ? shiftBlock(sheet, id, by) : shiftPiece(sheet, id, by)));
-        this.select(id, true);
+        // Moving a row in the page takes its focus away; it is given back after the drawing.
+        setTimeout(() => this.select(id, true));
       });
     } else if (by !== 0) this.handled(event, () => this.select(ids[at + by] ?? id, true));
     else if (event.key === 'Home') this.handled(event, () => this.select(ids[0] ?? id, true));

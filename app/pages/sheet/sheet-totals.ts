@@ -60,6 +60,16 @@ import { sayClock, type Tally, type Timeline } from '../../../core/index';
         font-size: 1.15rem;
       }
     }
+
+    @media (max-width: 560px) {
+      dl {
+        gap: 0.1rem 0.8rem;
+      }
+
+      dt {
+        font-size: 0.74rem;
+      }
+    }
   `,
 })
 export class SheetTotals {

@@ -1,0 +1,76 @@
+import { spawn } from 'node:child_process';
+import { chromium, type Page } from '@playwright/test';
+
+// `npm run pictures`: one current PNG of each main view, from the demo data, into docs/screenshots/. Needs a build.
+const port = 4397;
+const args = [
+  '--no-sandbox',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--no-first-run',
+];
+
+interface Picture {
+  readonly name: string;
+  readonly path: string;
+  readonly dark?: boolean;
+  readonly prepare: (page: Page) => Promise<unknown>;
+}
+
+const pictures: readonly Picture[] = [
+  { name: 'sheets', path: '/sheets', prepare: (page) => page.locator('.list li').first().waitFor() },
+  {
+    name: 'sheet',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.locator('[data-row="demo-first-watch-b3"]').evaluate((row) => row.scrollIntoView());
+      await page.locator('[data-row="demo-first-watch-b3"]').focus();
+      await page.getByLabel('Type a combination').fill('1 2 3b ro 4 6');
+    },
+  },
+  {
+    name: 'run',
+    path: '/run/demo-first-watch',
+    dark: true,
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start' }).click();
+      await page.locator('.stage').waitFor();
+      for (let step = 0; step < 9; step += 1) await page.keyboard.press('ArrowRight');
+      await page.waitForTimeout(7000);
+    },
+  },
+  {
+    name: 'run-over',
+    path: '/run/demo-ten-minutes',
+    prepare: async (page) => {
+      await page.getByLabel('Speed').selectOption('60');
+      await page.getByRole('button', { name: 'Start' }).click();
+      await page.locator('#over').waitFor({ timeout: 30_000 });
+    },
+  },
+  { name: 'log', path: '/log', prepare: (page) => page.locator('section').first().waitFor() },
+];
+
+const server = spawn(process.execPath, ['dist/server/main.mjs'], {
+  env: { ...process.env, PORT: String(port) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+try {
+  await new Promise((ready) => server.stdout.once('data', ready));
+  const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args });
+  for (const { name, path, dark, prepare } of pictures) {
+    const page = await browser.newPage({
+      viewport: { width: 1280, height: 800 },
+      colorScheme: dark ? 'dark' : 'light',
+    });
+    await page.goto(`http://localhost:${port}${path}`);
+    await prepare(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `docs/screenshots/${name}.png` });
+    await page.close();
+  }
+  await browser.close();
+} finally {
+  server.kill();
+}
