@@ -38,6 +38,7 @@ test('the main job: type, build, rests, run at rehearsal speed, log, reload, sti
   await page.getByLabel('Punches counted').fill('150');
   await page.getByLabel('Note for next time').fill('Keep the rear hand up');
   await page.getByRole('link', { name: 'To the log' }).click();
+  await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();
   await page.reload();
   const line = page.locator('li', { hasText: 'Hose tower' });
   await expect(line).toContainText('12:00 of 12:00');
@@ -142,8 +143,8 @@ test('an open break waits for a key', async ({ page }) => {
   await page.goto('/run/demo-first-watch');
   await page.getByRole('button', { name: 'Start' }).click();
   await page.locator('.stage').waitFor();
-  for (let step = 0; step < 40 && !(await page.locator('.clock.open').isVisible()); step += 1)
-    await page.keyboard.press('ArrowRight');
+  // Three warm-up pieces, a show, 6 + 4 + 6 pieces of rounds and two rests lie before the break.
+  for (let step = 0; step < 23; step += 1) await page.keyboard.press('ArrowRight');
   await expect(page.locator('.doing')).toContainText('Press space to go on');
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Core');

@@ -1,5 +1,6 @@
 import { CdkDrag, CdkDropList, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import {
+  ApplicationRef,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -74,6 +75,7 @@ export class SheetPage {
   readonly id = input.required<string>();
   protected readonly editor = inject(Editor);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly application = inject(ApplicationRef);
   private readonly router = inject(Router);
   private readonly files = inject(FilesService);
   private readonly snack = inject(MatSnackBar);
@@ -198,7 +200,8 @@ export class SheetPage {
 
   protected edit(pieceId: string): void {
     this.editing.set(pieceId);
-    setTimeout(() => this.entry()?.focus());
+    this.application.tick();
+    this.entry()?.focus();
   }
 
   protected stopEditing(): void {
@@ -257,14 +260,11 @@ export class SheetPage {
 
   private select(id: string, focus: boolean): void {
     this.editor.selected.set(id);
-    const show = (): boolean => {
-      const row = this.host.nativeElement.querySelector<HTMLElement>(`[data-row="${CSS.escape(id)}"]`);
-      if (focus) row?.focus();
-      row?.scrollIntoView({ block: 'nearest' });
-      return row !== null;
-    };
-    // At once where the row is there, so that a quick second key finds the focus; a new row comes with the next drawing.
-    if (!show()) setTimeout(show);
+    // Drawn at once: a moved row loses its focus and a new one is not there yet, and a quick second key must find it.
+    this.application.tick();
+    const row = this.host.nativeElement.querySelector<HTMLElement>(`[data-row="${CSS.escape(id)}"]`);
+    if (focus) row?.focus();
+    row?.scrollIntoView({ block: 'nearest' });
   }
 
   protected onKey(event: KeyboardEvent): void {
@@ -287,8 +287,7 @@ export class SheetPage {
     if (by !== 0 && event.altKey) {
       this.handled(event, () => {
         this.editor.apply((sheet) => (isBlock ? shiftBlock(sheet, id, by) : shiftPiece(sheet, id, by)));
-        // Moving a row in the page takes its focus away; it is given back after the drawing.
-        setTimeout(() => this.select(id, true));
+        this.select(id, true);
       });
     } else if (by !== 0) this.handled(event, () => this.select(ids[at + by] ?? id, true));
     else if (event.key === 'Home') this.handled(event, () => this.select(ids[0] ?? id, true));
