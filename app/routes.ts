@@ -14,6 +14,11 @@ export const routes: Routes = [
     loadComponent: () => import('./pages/sheet/sheet-page').then((page) => page.SheetPage),
   },
   {
+    path: 'combos',
+    title: 'Combos · Keen Tempo',
+    loadComponent: () => import('./pages/combos/combos-page').then((page) => page.CombosPage),
+  },
+  {
     path: 'run/:id',
     title: 'Run · Keen Tempo',
     loadComponent: () => import('./pages/run/run-page').then((page) => page.RunPage),

@@ -12,6 +12,31 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
       await page.getByLabel('Type a combination').fill('1 2 4 ro 3');
     },
   },
+  {
+    name: 'combos',
+    path: '/combos',
+    prepare: async (page) => {
+      await page.getByLabel('Choose Turnout').check();
+      await page.getByLabel('Choose Two bells').check();
+      await page.getByRole('button', { name: 'Compare the two' }).click();
+    },
+  },
+  {
+    name: 'combination',
+    path: '/combos',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Two bells/ }).click();
+    },
+  },
+  {
+    name: 'sheet, tapping along',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.locator('summary').click();
+      await page.locator('kt-piece-view .piece').nth(3).focus();
+      await page.getByRole('button', { name: 'Tap along' }).click();
+    },
+  },
   { name: 'run, before', path: '/run/demo-first-watch' },
   {
     name: 'run, running',

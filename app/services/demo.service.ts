@@ -1,7 +1,8 @@
 import { inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { liveQuery } from 'dexie';
+import { liveQuery, type Table } from 'dexie';
 import { from } from 'rxjs';
+import { demoBook } from '../../demo/combinations';
 import { demoLog } from '../../demo/log';
 import { demoSheets } from '../../demo/sheets';
 import { Database } from '../store/database';
@@ -15,23 +16,30 @@ export class DemoService {
   readonly left = toSignal(
     from(
       liveQuery(async () => {
-        const sheets = await this.database.sheets.filter((stored) => stored.demo).count();
-        const entries = await this.database.log.filter((stored) => stored.demo).count();
-        return sheets + entries;
+        const counts = await Promise.all(this.tables().map((table) => table.filter((stored) => stored.demo).count()));
+        return counts.reduce((sum, count) => sum + count, 0);
       }),
     ),
     { initialValue: 0 },
   );
 
+  private tables(): Table<{ readonly id: string; readonly demo: boolean }, string>[] {
+    return [this.database.sheets, this.database.log, this.database.book];
+  }
+
   /** Puts the demo in, once in the life of this browser's storage. */
   async seedOnce(now: Date): Promise<void> {
-    const { sheets, log, choices } = this.database;
-    await this.database.transaction('rw', [sheets, log, choices], async () => {
+    const { sheets, log, book, choices } = this.database;
+    await this.database.transaction('rw', [sheets, log, book, choices], async () => {
       if (await choices.get('demo')) return;
       await choices.put({ key: 'demo', value: 'seeded' });
       const midnight = new Date(now.getFullYear(), now.getMonth(), now.getDate()).getTime();
+      const before = (index: number) => midnight - index * 60_000;
       await sheets.bulkPut(
-        demoSheets.map((sheet, index) => ({ id: sheet.id, changedAt: midnight - index * 60_000, demo: true, sheet })),
+        demoSheets.map((sheet, index) => ({ id: sheet.id, changedAt: before(index), demo: true, sheet })),
+      );
+      await book.bulkPut(
+        demoBook.map((entry, index) => ({ id: entry.id, changedAt: before(index), demo: true, entry })),
       );
       await log.bulkPut(
         demoLog(midnight).map((entry) => ({
@@ -47,16 +55,13 @@ export class DemoService {
 
   /** Takes the untouched demo out; the returned function puts it back. */
   async clear(): Promise<() => Promise<void>> {
-    const { sheets, log } = this.database;
-    const demoSheetsLeft = await sheets.filter((stored) => stored.demo).toArray();
-    const demoEntries = await log.filter((stored) => stored.demo).toArray();
-    await this.database.transaction('rw', [sheets, log], async () => {
-      await sheets.bulkDelete(demoSheetsLeft.map(({ id }) => id));
-      await log.bulkDelete(demoEntries.map(({ id }) => id));
-    });
+    const tables = this.tables();
+    const taken = await Promise.all(tables.map((table) => table.filter((stored) => stored.demo).toArray()));
+    await this.database.transaction('rw', tables, () =>
+      Promise.all(tables.map((table, at) => table.bulkDelete((taken[at] ?? []).map(({ id }) => id)))),
+    );
     return async () => {
-      await sheets.bulkPut(demoSheetsLeft);
-      await log.bulkPut(demoEntries);
+      await Promise.all(tables.map((table, at) => table.bulkPut(taken[at] ?? [])));
     };
   }
 }

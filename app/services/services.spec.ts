@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { emptySheet, type UnfinishedRun } from '../../core/index';
+import { demoBook } from '../../demo/combinations';
 import { demoSheets } from '../../demo/sheets';
 import { testProviders, until } from '../spec-store.spec';
 import { Database } from '../store/database';
@@ -18,7 +19,9 @@ describe('what the browser keeps', () => {
     const demo = TestBed.inject(DemoService);
     const sheets = TestBed.inject(SheetsService);
     await demo.seedOnce(new Date(2026, 10, 23));
-    await until(() => sheets.all()?.length === demoSheets.length && demo.left() === demoSheets.length + 6);
+    await until(
+      () => sheets.all()?.length === demoSheets.length && demo.left() === demoSheets.length + demoBook.length + 6,
+    );
     const putBack = await demo.clear();
     await until(() => sheets.all()?.length === 0);
     await demo.seedOnce(new Date(2026, 10, 24));

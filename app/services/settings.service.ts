@@ -1,5 +1,6 @@
 import { DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
 import * as z from 'zod';
+import { ownNumbersSchema } from '../../core/index';
 import { Database } from '../store/database';
 
 const settingsSchema = z.object({
@@ -9,6 +10,8 @@ const settingsSchema = z.object({
   countFrom: z.union([z.literal(3), z.literal(5)]).default(5),
   volume: z.number().min(0).max(1).default(0.8),
   speak: z.boolean().default(true),
+  /** The coach's own numbering beyond six. */
+  ownNumbers: ownNumbersSchema.nullable().default(null),
   cautionSeen: z.boolean().default(false),
 });
 export type Settings = z.infer<typeof settingsSchema>;

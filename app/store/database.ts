@@ -1,6 +1,6 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
 import { Dexie, type Table } from 'dexie';
-import type { LogEntry, Sheet, UnfinishedRun } from '../../core/index';
+import type { BookEntry, LogEntry, Sheet, UnfinishedRun } from '../../core/index';
 
 /** Name of the browser's database; specs give each test one of its own. */
 export const databaseName = new InjectionToken<string>('database name', { factory: () => 'keen-tempo' });
@@ -21,6 +21,13 @@ export interface StoredEntry {
   readonly entry: LogEntry;
 }
 
+export interface StoredCombination {
+  readonly id: string;
+  readonly changedAt: number;
+  readonly demo: boolean;
+  readonly entry: BookEntry;
+}
+
 /** A remembered choice or draft, validated by whoever reads it. */
 export interface StoredChoice {
   readonly key: string;
@@ -32,11 +39,18 @@ export interface StoredChoice {
 export class Database extends Dexie {
   declare readonly sheets: Table<StoredSheet, string>;
   declare readonly log: Table<StoredEntry, string>;
+  declare readonly book: Table<StoredCombination, string>;
   declare readonly choices: Table<StoredChoice, string>;
   declare readonly runs: Table<UnfinishedRun & { readonly key: 'current' }, string>;
 
   constructor() {
     super(inject(databaseName));
-    this.version(1).stores({ sheets: 'id, changedAt', log: 'id, startedAt, sheetId', choices: 'key', runs: 'key' });
+    this.version(1).stores({
+      sheets: 'id, changedAt',
+      log: 'id, startedAt, sheetId',
+      book: 'id, changedAt',
+      choices: 'key',
+      runs: 'key',
+    });
   }
 }

@@ -45,31 +45,42 @@ export function readJson<T>(text: string, schema: z.ZodType<T>): FromFile<T> {
 
 const versioned = z.looseObject({ format: z.string(), version: z.number() });
 
-/**
- * Reads a sheet's file. Refused with the wrong paths where it is malformed, of another kind, or newer than this
- * program; nothing else happens then.
- */
-export function readSheetJson(text: string): FromFile<Sheet> {
+/** Reads a file of one of our formats: its name and version are looked at first, so that a newer one is called newer. */
+export function readVersioned<T>(
+  text: string,
+  format: string,
+  version: number,
+  schema: z.ZodType<T>,
+  thing: string,
+): FromFile<T> {
   const head = readJson(text, versioned);
   if (!head.ok) return head;
-  if (head.value.format !== sheetFormat)
+  if (head.value.format !== format)
     return {
       ok: false,
       problems: [
-        { path: 'format', what: `"${head.value.format.slice(0, 60)}" is not a sheet; expected "${sheetFormat}"` },
+        { path: 'format', what: `"${head.value.format.slice(0, 60)}" is not a ${thing}; expected "${format}"` },
       ],
     };
-  if (head.value.version > sheetVersion)
+  if (head.value.version > version)
     return {
       ok: false,
       problems: [
         {
           path: 'version',
-          what: `version ${head.value.version} is newer than this program, which reads up to ${sheetVersion}; bring the program up to date`,
+          what: `version ${head.value.version} is newer than this program, which reads up to ${version}; bring the program up to date`,
         },
       ],
     };
-  return readJson(text, sheetSchema);
+  return readJson(text, schema);
+}
+
+/**
+ * Reads a sheet's file. Refused with the wrong paths where it is malformed, of another kind, or newer than this
+ * program; nothing else happens then.
+ */
+export function readSheetJson(text: string): FromFile<Sheet> {
+  return readVersioned(text, sheetFormat, sheetVersion, sheetSchema, 'sheet');
 }
 
 /** A sheet as it is exported: indented JSON with a line end, UTF-8 (RFC 8259). */

@@ -1,4 +1,4 @@
-import { familyOf, isHandStrike, isLegStrike, move, otherSide, type Move } from '../moves/move';
+import { familyOf, fullMoveName, isHandStrike, isLegStrike, move, otherSide, type Move } from '../moves/move';
 import { unfoldedLength, limits, type Combination, type Item } from '../notation/combination';
 import { writeCombination } from '../notation/write';
 import { insertAfter, insertBefore, replaceAt } from './edit';
@@ -81,13 +81,13 @@ function withStrike(step: Step, old: Move, fresh: Move): Item {
   return fresh;
 }
 
-function swaps(combination: Combination, step: Step): Candidate[] {
+function swaps(combination: Combination, step: Step, number: number): Candidate[] {
   const old = leadingMove(step);
   if (old.kind !== 'move') return [];
   const defence = familyOf(old) === 'defence';
   const other = otherSide(old);
   if (!other || (!defence && !isHandStrike(old) && !isLegStrike(old))) return [];
-  const words = `make it ${writeCombination({ items: [other] })} instead of ${writeCombination({ items: [old] })}`;
+  const words = `move ${number}: ${fullMoveName(other)} instead of ${fullMoveName(old)}`;
   return [{ what: words, make: () => replaceAt(combination, step.path, withStrike(step, old, other)) }];
 }
 
@@ -112,7 +112,11 @@ export function repairsFor(studied: Study, turn: number, seam: Seam, options: St
   const key = faultKey(studied, turn, seam);
   const put = putter(combination, around.before, around.after, seam.loop);
   const stepping = [put('step in first', move('step-in')), put('angle out first', move('angle-out'))];
-  const reloading = [...windingUp(put, b), ...swaps(combination, around.after), ...swaps(combination, around.before)];
+  const reloading = [
+    ...windingUp(put, b),
+    ...swaps(combination, around.after, seam.loop ? 1 : seam.after + 2),
+    ...swaps(combination, around.before, seam.after + 1),
+  ];
   const candidates = seam.verdict === 'step' ? [...stepping, ...reloading] : [...reloading, ...stepping];
   const repairs: Repair[] = [];
   for (const { what, make } of candidates) {

@@ -181,6 +181,7 @@ export function compile(sheet: Sheet): Timeline {
   let at: SessionTime = 0;
   let rounds = 0;
   let openBreaks = 0;
+  const classPace = sheet.class.pace ?? 1;
   for (const block of sheet.blocks) {
     const times = block.times ?? 1;
     for (let repeat = 0; repeat < times; repeat += 1) {
@@ -189,6 +190,7 @@ export function compile(sheet: Sheet): Timeline {
       for (const { detail, ...content } of passContents(block, repeat)) {
         leaves.push({
           ...content,
+          pace: content.pace * classPace,
           at,
           block: block.kind,
           blockId: block.id,

@@ -62,7 +62,8 @@ const block = z
   })
   .refine((each) => each.ms !== null || each.kind === 'rest', { path: ['ms'], error: 'only a rest may be open' });
 
-const ownNumbers = z.strictObject({
+/** A coach's own numbering beyond six, as it is kept and as a sheet carries it. */
+export const ownNumbersSchema = z.strictObject({
   name: z.string().min(1).max(60),
   beyondSix: z.array(z.strictObject({ number: z.int().min(7).max(99), move: z.string().min(1).max(40) })).max(93),
 });
@@ -77,10 +78,11 @@ const plainSheet = z.strictObject({
       people: z.int().min(0).max(500).optional(),
       level: z.enum(levels).optional(),
       leftHanded: z.int().min(0).max(500).optional(),
+      pace: z.number().min(0.3).max(2.5).optional().describe('how fast this class is, 1 unless calibrated'),
       note: words.optional(),
     })
     .default({}),
-  numbers: z.union([z.enum(['six', 'eight']), ownNumbers]).default('six'),
+  numbers: z.union([z.enum(['six', 'eight']), ownNumbersSchema]).default('six'),
   stance: z.enum(['orthodox', 'southpaw']).default('orthodox'),
   bag: z.enum(bagKinds).default('shadow'),
   blocks: z.array(block).max(500),

@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { OwnNumbers } from './own-numbers';
 import { SettingsService, type Settings } from '../../services/settings.service';
 
 /** How the product looks and sounds; every choice is kept at once. */
 @Component({
   selector: 'kt-settings-page',
+  imports: [OwnNumbers],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',

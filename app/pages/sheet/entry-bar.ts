@@ -11,16 +11,20 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { MatMenuModule } from '@angular/material/menu';
 import {
+  bookParts,
   countCombination,
   readClock,
   repairsFor,
   sayClock,
+  spell,
   studyOf,
   takeIn,
   toSeconds,
   unfoldedLength,
   writeCombination,
+  type BookEntry,
   type Combination,
   type Milliseconds,
   type Scheme,
@@ -44,7 +48,7 @@ const mostDrawn = 300;
 /** The line where combinations are typed: staff, count and seams appear with each key. */
 @Component({
   selector: 'kt-entry-bar',
-  imports: [StrikeStaff],
+  imports: [MatMenuModule, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './entry-bar.html',
   styleUrl: './entry-bar.scss',
@@ -54,6 +58,8 @@ export class EntryBar {
   readonly scheme = input.required<Scheme>();
   readonly stance = input<Stance>('orthodox');
   readonly sheetId = input.required<string>();
+  /** The coach's book, to take from by name or from the list. */
+  readonly book = input<readonly BookEntry[]>([]);
   /** Where Enter puts a new piece, in words. */
   readonly place = input('');
   /** Text of the piece being changed, or null while a new one is typed. */
@@ -72,9 +78,10 @@ export class EntryBar {
     const ms = match?.[1] ? readClock(match[1]) : null;
     return ms === null || !match ? { ms: null, offset: 0 } : { ms, offset: match[0].length };
   });
+  private readonly parts = computed(() => bookParts(this.book()));
   protected readonly typed = computed(() => {
     const body = this.text().slice(this.split().offset);
-    return body.trim() ? takeIn(body, this.scheme()) : null;
+    return body.trim() ? takeIn(body, this.scheme(), this.parts()) : null;
   });
   protected readonly length = computed(() => {
     const { ms } = this.split();
@@ -151,6 +158,12 @@ export class EntryBar {
     this.text.set(text);
     this.tried.set(false);
     if (this.editing() === null) void this.drafts.put(this.sheetId(), text);
+  }
+
+  /** Puts a combination of the book into the line, behind what stands there. */
+  protected fromBook(entry: BookEntry): void {
+    this.set(`${this.text().trimEnd()} ${spell(entry.text, this.scheme())}`.trimStart());
+    this.field().nativeElement.focus();
   }
 
   protected onKey(event: KeyboardEvent): void {

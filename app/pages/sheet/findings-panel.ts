@@ -41,13 +41,6 @@ import type { Finding } from '../../../core/index';
     </aside>
   `,
   styles: `
-    :host {
-      min-height: 0;
-      border-inline-start: 1px solid var(--line);
-      background: var(--paper);
-      overflow-y: auto;
-    }
-
     aside {
       padding: 0.75rem 1rem;
       font-size: 0.9rem;
@@ -72,21 +65,6 @@ import type { Finding } from '../../../core/index';
     .show {
       margin-inline-start: 0.5rem;
       font-weight: 400;
-    }
-
-    @media (max-width: 1000px) {
-      :host {
-        max-height: 22vh;
-        border-top: 1px solid var(--line);
-        border-inline-start: 0;
-      }
-    }
-
-    @media (max-width: 560px) {
-      :host {
-        display: block;
-        max-height: none;
-      }
     }
   `,
 })

@@ -39,8 +39,10 @@ import {
   type BlockKind,
   type Finding,
   type Piece,
+  type Sheet,
 } from '../../../core/index';
 import { Icon } from '../../parts/icon';
+import { BookService } from '../../services/book.service';
 import { FilesService } from '../../services/files.service';
 import { freshId } from '../../services/fresh-id';
 import { BlockView, type PieceDrop } from './block-view';
@@ -48,6 +50,7 @@ import { Editor } from './editor';
 import { EntryBar, type Entered } from './entry-bar';
 import { FindingsPanel } from './findings-panel';
 import { LastRun } from '../../parts/last-run';
+import { SheetDetails } from './sheet-details';
 import { SheetTotals } from './sheet-totals';
 
 /** The run sheet: a session from top to bottom, edited in place. */
@@ -63,6 +66,7 @@ import { SheetTotals } from './sheet-totals';
     EntryBar,
     FindingsPanel,
     LastRun,
+    SheetDetails,
     SheetTotals,
   ],
   providers: [Editor],
@@ -77,6 +81,7 @@ export class SheetPage {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly application = inject(ApplicationRef);
   private readonly router = inject(Router);
+  protected readonly book = inject(BookService);
   private readonly files = inject(FilesService);
   private readonly snack = inject(MatSnackBar);
   private readonly entry = viewChild(EntryBar);
@@ -99,6 +104,13 @@ export class SheetPage {
     if (!row || row.block.kind === 'rest') return 'a new round';
     return row.round === null ? `to the ${row.block.kind}` : `to round ${row.round}`;
   });
+  /** The combination of the chosen row, to tap along to. */
+  protected readonly selectedCombination = computed(() => {
+    const id = this.editor.selected();
+    return (
+      this.editor.timeline()?.leaves.findLast((leaf) => leaf.pieceId === id && leaf.combination)?.combination ?? null
+    );
+  });
   protected readonly pieceLists = computed(() => this.editor.rows().map(({ block }) => `pieces-${block.id}`));
   protected readonly icons = { undo: mdiUndo, redo: mdiRedo, run: mdiPlay, file: mdiFileExportOutline };
   protected readonly kinds: readonly { kind: BlockKind; name: string }[] = [
@@ -120,6 +132,10 @@ export class SheetPage {
   protected changeTitle(event: Event): void {
     const title = (event.target as HTMLInputElement).value.slice(0, 200);
     this.editor.apply((sheet) => ({ ...sheet, title }), 'title');
+  }
+
+  protected changeDetails(change: Partial<Sheet>): void {
+    this.editor.apply((sheet) => ({ ...sheet, ...change }));
   }
 
   protected changeBlock(block: Block, change: Partial<Omit<Block, 'id'>>): void {

@@ -1,4 +1,5 @@
-import { glyphHeight, type Outline } from './layout';
+import { glyphHeight } from './layout';
+import type { Outline } from './staff';
 
 const h = glyphHeight / 2;
 

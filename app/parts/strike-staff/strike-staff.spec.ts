@@ -1,7 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { eight, readCombination, six, study, type Combination } from '../../../core/index';
 import { testProviders } from '../../spec-store.spec';
-import { layoutStaff, type StaffLayout } from './layout';
+import { layoutStaff } from './layout';
+import type { StaffLayout } from './staff';
 import { StrikeStaff } from './strike-staff';
 
 function combinationOf(text: string): Combination {

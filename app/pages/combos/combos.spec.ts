@@ -1,0 +1,124 @@
+import { TestBed } from '@angular/core/testing';
+import { previewMerge, type BookEntry } from '../../../core/index';
+import { BookService } from '../../services/book.service';
+import { DemoService } from '../../services/demo.service';
+import { testProviders, until } from '../../spec-store.spec';
+import { CombinationCard } from './combination-card';
+import { CombosPage } from './combos-page';
+import { MergePreview } from './merge-preview';
+
+const entry = (id: string, text: string): BookEntry => ({ id, name: id, text, tags: [], note: '' });
+
+describe('a combination of the book, open', () => {
+  async function setUp(text: string) {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const fixture = TestBed.createComponent(CombinationCard);
+    fixture.componentRef.setInput('entry', entry('one', text));
+    const saved: BookEntry[] = [];
+    fixture.componentInstance.saved.subscribe((each) => {
+      saved.push(each);
+      fixture.componentRef.setInput('entry', each);
+    });
+    await fixture.whenStable();
+    const host = fixture.nativeElement as HTMLElement;
+    const field = host.querySelector<HTMLInputElement>('.text input') as HTMLInputElement;
+    const type = async (typed: string): Promise<void> => {
+      field.value = typed;
+      field.dispatchEvent(new Event('input'));
+      await fixture.whenStable();
+    };
+    const press = async (key: string, more: KeyboardEventInit): Promise<void> => {
+      host.dispatchEvent(new KeyboardEvent('keydown', { key, ...more }));
+      await fixture.whenStable();
+    };
+    return { fixture, host, field, saved, type, press };
+  }
+
+  it('is saved as soon as it reads, canonical, and not while it does not', async () => {
+    const { saved, type, host } = await setUp('1 2');
+    await type('1 2 hoo');
+    expect(saved).toEqual([]);
+    expect(host.querySelector('.fault')?.textContent).toContain('hook');
+    await type('1 2 hook');
+    expect(saved.at(-1)?.text).toBe('1 2 3');
+  });
+
+  it('takes a repair with one key and takes it back with one', async () => {
+    const { saved, press, field } = await setUp('1 2 4');
+    await press('r', { altKey: true });
+    expect(saved.at(-1)?.text).toBe('1 2 sl 4');
+    await press('z', { ctrlKey: true });
+    expect(field.value).toBe('1 2 4');
+    expect(saved.at(-1)?.text).toBe('1 2 4');
+    await press('y', { ctrlKey: true });
+    expect(saved.at(-1)?.text).toBe('1 2 sl 4');
+  });
+
+  it('shows a left-hander’s limbs and mirrored steps, and keeps what was meant', async () => {
+    const { host, fixture, saved } = await setUp('left+1 2');
+    expect(host.textContent).toContain('left hand, right hand');
+    host.querySelectorAll<HTMLInputElement>('input[name=stance]')[1]?.click();
+    await fixture.whenStable();
+    expect(host.textContent).toContain('right hand, left hand');
+    expect(host.querySelector('.box')?.getAttribute('aria-label')).toContain('step right');
+    host.querySelector<HTMLElement>('[aria-label="Put in rear roll"]')?.click();
+    await fixture.whenStable();
+    expect(saved.at(-1)?.text).toBe('left+1 ro 2');
+  });
+
+  it('says each stuck place once, though it is stuck in every turn', async () => {
+    const { host } = await setUp('1 2 4 [bk / swk]');
+    expect(
+      [...host.querySelectorAll('.seams li')].filter((line) =>
+        line.textContent?.includes('rear hook straight after cross'),
+      ).length,
+    ).toBe(1);
+  });
+});
+
+describe('the combos view', () => {
+  it('lists, filters and compares', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    await TestBed.inject(DemoService).seedOnce(new Date(2026, 10, 23));
+    const fixture = TestBed.createComponent(CombosPage);
+    const host = fixture.nativeElement as HTMLElement;
+    await until(() => {
+      TestBed.tick();
+      return host.querySelectorAll('.list li').length === 12;
+    });
+    const find = host.querySelector<HTMLInputElement>('input[type=search]') as HTMLInputElement;
+    find.value = 'legs';
+    find.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    expect(host.querySelectorAll('.list li').length).toBe(2);
+    for (const box of host.querySelectorAll<HTMLInputElement>('.list input[type=checkbox]')) box.click();
+    await fixture.whenStable();
+    [...host.querySelectorAll<HTMLElement>('button')]
+      .find((button) => button.textContent?.includes('Compare'))
+      ?.click();
+    await fixture.whenStable();
+    expect(host.querySelectorAll('kt-compare-view svg').length).toBe(2);
+    expect(host.querySelector('kt-compare-view .differs')).not.toBeNull();
+  });
+});
+
+describe('taking in a book', () => {
+  it('shows what would happen and hands over only what was chosen', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const mine = [entry('a', '1 2')];
+    await TestBed.inject(BookService).put(...mine);
+    const fixture = TestBed.createComponent(MergePreview);
+    fixture.componentRef.setInput('rows', previewMerge(mine, [entry('a', '1 2 3'), entry('b', '5 4')]));
+    const merged: (readonly BookEntry[])[] = [];
+    fixture.componentInstance.merged.subscribe((entries) => merged.push(entries));
+    await fixture.whenStable();
+    const host = fixture.nativeElement as HTMLElement;
+    expect(host.textContent).toContain('differs from your “a”');
+    const [choice] = host.querySelectorAll('select');
+    if (choice) choice.value = 'take';
+    choice?.dispatchEvent(new Event('change'));
+    await fixture.whenStable();
+    host.querySelector<HTMLElement>('.button.main')?.click();
+    expect(merged[0]?.map((each) => each.text)).toEqual(['1 2 3', '5 4']);
+  });
+});

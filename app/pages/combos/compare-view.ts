@@ -1,0 +1,102 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { toSeconds, type BookRow } from '../../../core/index';
+import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
+
+interface Line {
+  readonly name: string;
+  readonly values: readonly string[];
+  readonly differs: boolean;
+}
+
+/** Two combinations side by side. */
+@Component({
+  selector: 'kt-compare-view',
+  imports: [StrikeStaff],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section aria-label="Comparison">
+      <table>
+        <thead>
+          <tr>
+            <td></td>
+            @for (row of rows(); track row.entry.id) {
+              <th scope="col">
+                {{ row.entry.name || row.entry.text }}
+                <kt-strike-staff [combination]="row.combination" [scale]="1" />
+              </th>
+            }
+          </tr>
+        </thead>
+        <tbody>
+          @for (line of lines(); track line.name) {
+            <tr [class.differs]="line.differs">
+              <th scope="row">{{ line.name }}</th>
+              @for (value of line.values; track $index) {
+                <td>{{ value }}</td>
+              }
+            </tr>
+          }
+        </tbody>
+      </table>
+    </section>
+  `,
+  styles: `
+    section {
+      margin-bottom: 1.25rem;
+      padding: 0.75rem 1rem;
+      border: 2px solid var(--line-strong);
+      border-radius: 8px;
+      background: var(--paper);
+      overflow-x: auto;
+    }
+
+    table {
+      width: 100%;
+      border-collapse: collapse;
+    }
+
+    th,
+    td {
+      padding: 0.3rem 0.75rem 0.3rem 0;
+      border-bottom: 1px solid var(--line);
+      text-align: start;
+      vertical-align: top;
+    }
+
+    th[scope='row'] {
+      width: 8rem;
+      color: var(--ink-soft);
+      font-weight: 400;
+    }
+
+    .differs td {
+      font-weight: 700;
+    }
+  `,
+})
+export class CompareView {
+  readonly rows = input.required<readonly BookRow[]>();
+
+  protected readonly lines = computed((): Line[] => {
+    const line = (name: string, say: (row: BookRow) => string | number): Line => {
+      const values = this.rows().map((row) => String(say(row)));
+      return { name, values, differs: new Set(values).size > 1 };
+    };
+    return [
+      line('Punches', (row) => row.counts.punches),
+      line('Strikes', (row) => row.counts.strikes),
+      line('Defences', (row) => row.counts.defences),
+      line('Moves', (row) => row.counts.moves),
+      line('Seconds', (row) => toSeconds(Math.round(row.ms / 10) * 10)),
+      line('Level', (row) => row.entry.level ?? 'any'),
+      line('Trains', (row) => row.trains.join(', ')),
+      line('Ends', (row) => (row.turns ? 'in the other stance' : 'as it began')),
+      line(
+        'Sticks',
+        (row) =>
+          row.stuck.map((seam) => `${seam.loop ? 'loop: ' : `after ${seam.after + 1}: `}${seam.reason}`).join('; ') ||
+          'nowhere',
+      ),
+    ];
+  });
+}

@@ -1,0 +1,125 @@
+import { TestBed } from '@angular/core/testing';
+import { emptySheet, freshBlock, type Cue, type Sheet } from '../../../core/index';
+import { freshId } from '../../services/fresh-id';
+import { LogService } from '../../services/log.service';
+import { SettingsService } from '../../services/settings.service';
+import { SoundService } from '../../services/sound.service';
+import { UnfinishedRunService } from '../../services/unfinished-run.service';
+import { testProviders, until } from '../../spec-store.spec';
+import { Runner } from './runner';
+
+/** A stand-in for the audio clock that a test can set, block and listen to. */
+class FakeSound {
+  at: number | null = 0;
+  readonly played: { kind: Cue['kind']; at: number }[] = [];
+  silenced = 0;
+  unlock(): Promise<void> {
+    return Promise.resolve();
+  }
+  now(): number | null {
+    return this.at;
+  }
+  playAt(kind: Cue['kind'], at: number): void {
+    this.played.push({ kind, at });
+  }
+  say(): void {
+    // Nothing is said in a spec.
+  }
+  silence(): void {
+    this.silenced += 1;
+  }
+}
+
+describe('the runner', () => {
+  async function setUp() {
+    const sound = new FakeSound();
+    TestBed.configureTestingModule({
+      providers: [...testProviders(), Runner, { provide: SoundService, useValue: sound }],
+    });
+    const settings = TestBed.inject(SettingsService);
+    await settings.loaded;
+    settings.change({ countIn: 0, countFrom: 3 });
+    const sheet: Sheet = {
+      ...emptySheet(freshId, 'Rounds'),
+      blocks: [
+        { ...freshBlock('round', freshId), ms: 20_000 },
+        { ...freshBlock('round', freshId), ms: 10_000 },
+      ],
+    };
+    const runner = TestBed.inject(Runner);
+    const go = async (ms: number): Promise<void> => {
+      sound.at = (sound.at ?? 0) + ms;
+      // The runner looks on every frame; wait until it has seen the new time.
+      const seen = runner.position();
+      await until(() => runner.position() !== seen || runner.state()?.phase !== 'running');
+    };
+    return { runner, sound, sheet, go };
+  }
+
+  it('goes by the audio clock and puts bells on it ahead, exactly', async () => {
+    const { runner, sound, sheet, go } = await setUp();
+    sound.at = 5000;
+    await runner.start(sheet, 1);
+    await until(() => sound.played.length > 0);
+    expect(sound.played[0]).toEqual({ kind: 'start bell', at: 5000 });
+    await go(8000);
+    await until(() => sound.played.some((cue) => cue.kind === 'ten'));
+    expect(sound.played.find((cue) => cue.kind === 'ten')?.at).toBe(15_000);
+    await go(12_100);
+    expect(runner.index()).toBe(1);
+  });
+
+  it('silences everything on a pause, and schedules anew when it goes on', async () => {
+    const { runner, sound, sheet, go } = await setUp();
+    await runner.start(sheet, 1);
+    await go(8500);
+    const before = sound.silenced;
+    runner.toggle();
+    expect(sound.silenced).toBe(before + 1);
+    expect(runner.state()?.phase).toBe('paused');
+    sound.at = 60_000;
+    expect(Math.round(runner.position())).toBe(8500);
+    sound.played.length = 0;
+    runner.toggle();
+    await until(() => sound.played.some((cue) => cue.kind === 'ten'));
+    expect(sound.played.find((cue) => cue.kind === 'ten')?.at).toBe(61_500);
+  });
+
+  it('hands over to the page’s clock when audio is blocked, without a jump', async () => {
+    const { runner, sound, sheet, go } = await setUp();
+    await runner.start(sheet, 1);
+    await go(4000);
+    const before = runner.position();
+    sound.at = null;
+    await new Promise((next) => setTimeout(next, 150));
+    expect(runner.position() - before).toBeGreaterThan(50);
+    expect(runner.position() - before).toBeLessThan(1500);
+  });
+
+  it('keeps the run as it goes, and writes the entry before it shows it', async () => {
+    const { runner, sheet, go } = await setUp();
+    const unfinished = TestBed.inject(UnfinishedRunService);
+    await runner.start(sheet, 1);
+    await go(6000);
+    runner.toggle();
+    await until(() => runner.state()?.phase === 'paused');
+    await new Promise((next) => setTimeout(next, 50));
+    expect((await unfinished.get())?.at).toBeCloseTo(6000, -2);
+    runner.stopNow();
+    await until(() => runner.entry() !== null);
+    const log = TestBed.inject(LogService);
+    await until(() => log.all()?.length === 1);
+    const [entry] = log.all() ?? [];
+    expect([entry?.done.ms, entry?.done.finished, entry?.deeds.at(-1)?.what]).toEqual([6000, false, 'stop now']);
+    expect(await unfinished.get()).toBeNull();
+  });
+
+  it('takes a broken-off run up, paused at its second', async () => {
+    const { runner, sheet } = await setUp();
+    await runner.takeUp({ sheet, at: 12_345, breaksPassed: 0, deeds: [], rate: 1, seen: 0 });
+    expect([runner.state()?.phase, runner.position()]).toEqual(['paused', 12_345]);
+    runner.go('forward');
+    expect(runner.position()).toBe(20_000);
+    expect(runner.state()?.phase).toBe('paused');
+  });
+});

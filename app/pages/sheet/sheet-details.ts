@@ -1,0 +1,78 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { bagKinds, levels, type Combination, type Sheet } from '../../../core/index';
+import { TapAlong } from '../../parts/tap-along';
+import { SettingsService } from '../../services/settings.service';
+
+type ClassOf = Sheet['class'];
+
+/** Who is there and how the sheet is read: the class, the bag, the stance and the numbers. */
+@Component({
+  selector: 'kt-sheet-details',
+  imports: [TapAlong],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './sheet-details.html',
+  styleUrl: './sheet-details.scss',
+})
+export class SheetDetails {
+  private readonly settings = inject(SettingsService);
+  readonly sheet = input.required<Sheet>();
+  /** Combination to tap along to: that of the row chosen on the sheet. */
+  readonly combination = input<Combination | null>(null);
+  readonly changed = output<Partial<Pick<Sheet, 'class' | 'bag' | 'stance' | 'numbers'>>>();
+
+  protected readonly bags = bagKinds;
+  protected readonly levels = levels;
+  protected readonly tapping = signal(false);
+  /** Own schemes to choose from: the coach's, and the one the sheet came with. */
+  protected readonly own = computed(() => {
+    const { numbers } = this.sheet();
+    const mine = this.settings.settings().ownNumbers;
+    const given = typeof numbers === 'string' ? null : numbers;
+    return [given, mine && mine.name !== given?.name ? mine : null].filter((each) => each !== null);
+  });
+  protected readonly numbersName = computed(() => {
+    const { numbers } = this.sheet();
+    return typeof numbers === 'string' ? numbers : numbers.name;
+  });
+
+  protected value(event: Event): string {
+    return (event.target as HTMLInputElement | HTMLSelectElement).value;
+  }
+
+  protected changeClass(change: Partial<ClassOf>): void {
+    this.changed.emit({ class: { ...this.sheet().class, ...change } });
+  }
+
+  protected changePeople(key: 'people' | 'leftHanded', text: string): void {
+    const count = text === '' ? undefined : Math.round(Number(text));
+    if (count === undefined || (count >= 0 && count <= 500)) this.changeClass({ [key]: count });
+  }
+
+  protected changePace(text: string): void {
+    const pace = text === '' ? undefined : Number(text);
+    if (pace === undefined || (pace >= 0.3 && pace <= 2.5)) this.changeClass({ pace: pace === 1 ? undefined : pace });
+  }
+
+  protected changeLevel(text: string): void {
+    this.changeClass({ level: levels.find((level) => level === text) });
+  }
+
+  protected changeBag(text: string): void {
+    const bag = bagKinds.find((each) => each === text);
+    if (bag) this.changed.emit({ bag });
+  }
+
+  protected changeStance(text: string): void {
+    if (text === 'orthodox' || text === 'southpaw') this.changed.emit({ stance: text });
+  }
+
+  protected changeNumbers(text: string): void {
+    const numbers = text === 'six' || text === 'eight' ? text : this.own().find(({ name }) => name === text);
+    if (numbers) this.changed.emit({ numbers });
+  }
+
+  protected takePace(pace: number): void {
+    this.tapping.set(false);
+    this.changeClass({ pace });
+  }
+}

@@ -1,0 +1,73 @@
+import { TestBed } from '@angular/core/testing';
+import { readCombination, writeCombination, type Combination } from '../../../core/index';
+import { testProviders } from '../../spec-store.spec';
+import { StaffEditor } from './staff-editor';
+
+describe('placing moves on the staff', () => {
+  async function setUp(text: string) {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const fixture = TestBed.createComponent(StaffEditor);
+    const show = (combination: Combination | null): void => fixture.componentRef.setInput('combination', combination);
+    const read = readCombination(text);
+    show(read.ok ? read.value : null);
+    let now = text;
+    fixture.componentInstance.changed.subscribe((combination) => {
+      now = writeCombination(combination);
+      show(combination);
+    });
+    await fixture.whenStable();
+    const host = fixture.nativeElement as HTMLElement;
+    document.body.append(host);
+    const boxes = () => [...host.querySelectorAll<HTMLElement>('.box')];
+    const press = async (at: number, key: string, more: KeyboardEventInit = {}): Promise<string> => {
+      boxes()[at]?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, ...more }));
+      await fixture.whenStable();
+      return now;
+    };
+    return { fixture, host, boxes, press, now: () => now };
+  }
+
+  it('has a box for each item, named in words', async () => {
+    const { boxes } = await setUp('1 (2 3)x2 ro any 2');
+    expect(boxes().map((box) => box.getAttribute('aria-label'))).toEqual([
+      '1: jab',
+      '2: 2 times: cross, lead hook; end of group',
+      '3: rear roll',
+      '4: any 2, left to the athlete',
+    ]);
+  });
+
+  it('moves, puts in and takes out by keys; defences keep the side they had', async () => {
+    const { press } = await setUp('sl sl 3');
+    expect(await press(0, 'Delete')).toBe('sl-l 3');
+    expect(await press(0, 'ArrowRight', { altKey: true })).toBe('3 sl-l');
+    expect(await press(0, '2')).toBe('3 2 sl-l');
+    expect(await press(2, 'ArrowDown')).toBe('3 2 sl');
+    expect(await press(1, 'ArrowUp')).toBe('3 1b sl');
+    expect(await press(0, 'ArrowLeft', { altKey: true })).toBe('3 1b sl');
+  });
+
+  it('never empties the combination', async () => {
+    const { press } = await setUp('1');
+    expect(await press(0, 'Delete')).toBe('1');
+  });
+
+  it('puts offered moves in after the chosen one, and begins an empty one', async () => {
+    const { host, now, fixture } = await setUp('1 2');
+    const offer = (name: string) => host.querySelector<HTMLElement>(`[aria-label="Put in ${name}"]`)?.click();
+    offer('rear roll');
+    await fixture.whenStable();
+    expect(now()).toBe('1 ro 2');
+    fixture.componentRef.setInput('combination', null);
+    await fixture.whenStable();
+    offer('lead hook');
+    expect(now()).toBe('3');
+  });
+
+  it('says the seam after the chosen move', async () => {
+    const { host, boxes, fixture } = await setUp('1 2 4');
+    boxes()[1]?.dispatchEvent(new FocusEvent('focus'));
+    await fixture.whenStable();
+    expect(host.querySelector('p.seam')?.textContent).toContain('nothing winds up the rear side again (reload)');
+  });
+});

@@ -1,0 +1,25 @@
+import { bookFormat, bookSchema, bookVersion, type Book, type BookEntry } from '../book/schema';
+import { readCombination } from '../notation/read';
+import { writeCombination } from '../notation/write';
+import { sayFault } from '../fault';
+import { readVersioned, type FromFile, type Problem } from './sheet-json';
+
+/** A book, or a selection, as a file's text. */
+export function writeBookJson(title: string, entries: readonly BookEntry[]): string {
+  const book: Book = { format: bookFormat, version: bookVersion, title, entries: [...entries] };
+  return `${JSON.stringify(book, null, 2)}\n`;
+}
+
+/** Reads a book's file; every entry must be a combination, which comes back in canonical text. */
+export function readBookJson(text: string): FromFile<Book> {
+  const read = readVersioned(text, bookFormat, bookVersion, bookSchema, 'book');
+  if (!read.ok) return read;
+  const problems: Problem[] = [];
+  const entries = read.value.entries.map((entry, at): BookEntry => {
+    const combination = readCombination(entry.text);
+    if (combination.ok) return { ...entry, text: writeCombination(combination.value) };
+    problems.push({ path: `entries[${at}].text`, what: sayFault(combination.fault) });
+    return entry;
+  });
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, value: { ...read.value, entries } };
+}
