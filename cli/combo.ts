@@ -1,4 +1,6 @@
 import {
+  bagKinds,
+  fitToBag,
   countCombination,
   eight,
   familyOf,
@@ -93,6 +95,14 @@ export interface ComboOptions {
   readonly scheme?: string;
   readonly stance?: string;
   readonly pace?: string;
+  readonly bag?: string;
+}
+
+function fitRow(combination: Combination, name: string, scheme: Scheme): unknown {
+  const bag = bagKinds.find((kind) => kind === name);
+  if (!bag) throw new BadInput(`--bag ${name}: write ${bagKinds.join(', ')}`);
+  const { verdict, reasons, adapted } = fitToBag(combination, bag);
+  return { bag, verdict, reasons, adapted: adapted && writeCombination(adapted, scheme) };
 }
 
 /** `tempo combo "TEXT"`: what the core knows of one combination. */
@@ -120,6 +130,7 @@ export function combo(argument: string | undefined, options: ComboOptions): unkn
     stance: { start: first.walk.start, end: first.walk.end },
     seams: seamRows(studied, 0, scheme, { stance }),
     seconds: toSeconds(studied.ms / pace),
+    ...(options.bag === undefined ? {} : { fit: fitRow(combination, options.bag, scheme) }),
     ...(studied.turns.length > 1 ? { turns: studied.turns.map(describe) } : {}),
   };
 }

@@ -73,6 +73,22 @@ describe('the tempo command', () => {
     expect(tempo(['combo', '-'], '1-2').json['text']).toBe('1 2');
   });
 
+  it('combo tells whether a bag takes it', () => {
+    expect(tempo(['combo', '1 2 3b', '--bag', 'double-end']).json['fit']).toEqual({
+      bag: 'double-end',
+      verdict: 'adapt',
+      reasons: [jasmine.stringContaining('to the body'), jasmine.stringContaining('sideways')],
+      adapted: '1 2 3 2',
+    });
+    expect(tempo(['combo', '1 2', '--bag', 'heavy']).json['fit']).toEqual({
+      bag: 'heavy',
+      verdict: 'fits',
+      reasons: [],
+      adapted: null,
+    });
+    refused(['combo', '1', '--bag', 'pillow'], /write shadow, heavy/);
+  });
+
   it('build makes the stages of a ladder', () => {
     expect(tempo(['build', '1 2 sl 6', '--kind', 'ladder', '--defence', 'own']).json).toEqual({
       stages: [

@@ -10,6 +10,7 @@ const options = {
   scheme: { type: 'string' },
   stance: { type: 'string' },
   pace: { type: 'string' },
+  bag: { type: 'string' },
   kind: { type: 'string' },
   defence: { type: 'string' },
   to: { type: 'string' },

@@ -38,6 +38,8 @@ export * from './run/cues';
 export * from './formats/sheet-json';
 export * from './formats/book-json';
 export * from './book/schema';
+export * from './bags/kinds';
+export * from './bags/fit';
 export * from './book/merge';
 export * from './book/parts';
 export * from './book/search';

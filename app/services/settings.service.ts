@@ -12,6 +12,8 @@ const settingsSchema = z.object({
   speak: z.boolean().default(true),
   /** The coach's own numbering beyond six. */
   ownNumbers: ownNumbersSchema.nullable().default(null),
+  /** Which leg is drilled after a hand. */
+  kickSchool: z.enum(['opposite', 'same']).default('opposite'),
   cautionSeen: z.boolean().default(false),
 });
 export type Settings = z.infer<typeof settingsSchema>;

@@ -37,7 +37,8 @@ describe('the book', () => {
     expect(found({ strike: 'teep' })).toEqual(['gate']);
     expect(found({ strike: 'rear hook' })).toEqual(['stuck']);
     expect(found({ leastMoves: 4, mostMoves: 4 })).toEqual(['gate']);
-    expect(found({ bag: 'shadow' })).toEqual(['turnout', 'watch', 'stuck']);
+    expect(found({ bag: 'shadow' })).toEqual(['turnout', 'gate', 'watch', 'stuck']);
+    expect(found({ bag: 'double-end' })).toEqual(['turnout', 'watch']);
     expect(found({ level: 'beginner' })).toEqual(['turnout', 'gate', 'stuck']);
     expect(found({ stance: 'turns' })).toEqual(['watch']);
     expect(found({ stance: 'stays' })).toEqual(['turnout', 'gate', 'stuck']);

@@ -1,3 +1,4 @@
+import { fitToBag } from '../bags/fit';
 import { countByMove, countCombination, type Counts } from '../tally/counts';
 import { studyOf } from '../tally/planned';
 import type { Combination } from '../notation/combination';
@@ -56,6 +57,7 @@ export interface BookFilter {
   readonly strike?: string;
   readonly leastMoves?: number;
   readonly mostMoves?: number;
+  /** A bag that takes it as it stands. */
   readonly bag?: BagKind;
   readonly level?: Level;
   /** `stays` ends as it began, `turns` ends in the other stance. */
@@ -71,14 +73,14 @@ function holdsWords({ entry, trains }: BookRow, words: string): boolean {
     .every((word) => heap.includes(word));
 }
 
-/** Whether an entry is one of those looked for. An entry without a bag or a level suits any. */
+/** Whether an entry is one of those looked for. An entry without a level suits any. */
 export function suits(row: BookRow, filter: BookFilter): boolean {
   const { entry, counts } = row;
   if (filter.words && !holdsWords(row, filter.words)) return false;
   if (filter.strike && !row.trains.includes(filter.strike)) return false;
   if (filter.leastMoves !== undefined && counts.moves < filter.leastMoves) return false;
   if (filter.mostMoves !== undefined && counts.moves > filter.mostMoves) return false;
-  if (filter.bag && entry.bag && entry.bag !== filter.bag) return false;
+  if (filter.bag && fitToBag(row.combination, filter.bag).verdict !== 'fits') return false;
   if (filter.level && entry.level && entry.level !== filter.level) return false;
   if (filter.stance && row.turns !== (filter.stance === 'turns')) return false;
   return !filter.flows || row.stuck.length === 0;

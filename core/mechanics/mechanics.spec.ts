@@ -6,6 +6,7 @@ import { writeCombination } from '../notation/write';
 import { familyOf, move, otherSide } from '../moves/move';
 import { insertBefore, removeAt, replaceAt } from './edit';
 import { mirrorCombination } from './mirror';
+import { isWorthSaying } from './seams';
 import { repairsFor } from './repairs';
 import { unfold } from './steps';
 import { onsets, study, type Study } from './study';
@@ -44,6 +45,14 @@ describe('seams', () => {
   it('a same-side kick is a note, never a warning, and costs a step', () => {
     const seam = study(combinationOf('1 2 lk')).turns[0]?.seams[1];
     expect([seam?.verdict, seam?.level, seam?.cost]).toEqual(['step', 'note', 250]);
+  });
+
+  it('a same-side kick is no news where it is the school’s own', () => {
+    const [seam, other] = [study(combinationOf('2 lk')), study(combinationOf('2 4'))].map(
+      (each) => each.turns[0]?.seams[0],
+    );
+    expect(seam && [isWorthSaying(seam), isWorthSaying(seam, 'same')]).toEqual([true, false]);
+    expect(other && isWorthSaying(other, 'same')).toBeTrue();
   });
 
   it('the loop is a note with a breath and a warning without', () => {

@@ -15,6 +15,16 @@ export interface Judgement {
   readonly reason: string;
   /** A warning wants a repair, a note is worth knowing; flowing seams have none. */
   readonly level: 'none' | 'note' | 'warning';
+  /** A kick or knee on the same side as the hand before it: everyday practice, which schools see differently. */
+  readonly sameSideKick?: true;
+}
+
+/** Which leg a school drills after a hand; opposite unless a coach chooses otherwise (trade page, section 13). */
+export type KickSchool = 'opposite' | 'same';
+
+/** Whether a coach wants to hear of a seam: where same-side kicks are the school's own they are no news. */
+export function isWorthSaying(seam: Judgement, school: KickSchool = 'opposite'): boolean {
+  return seam.level !== 'none' && !(school === 'same' && seam.sameSideKick);
 }
 
 /** A judged seam: between step `after` and the next one; the last one leads back to the beginning. */
@@ -70,7 +80,10 @@ function legSeam(a: Move, b: Move): Judgement {
   const name = fullMoveName(b);
   if (isHandStrike(a)) {
     if (a.side !== b.side) return smooth(`${name} comes easily after the ${a.side} hand`);
-    return needsStep(`${name} on the same side as the hand before it takes a small step`, 'note');
+    return {
+      ...needsStep(`${name} on the same side as the hand before it takes a small step`, 'note'),
+      sameSideKick: true,
+    };
   }
   if (isLegStrike(a)) {
     return a.side === b.side

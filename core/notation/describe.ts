@@ -1,4 +1,5 @@
 import { fullMoveName } from '../moves/move';
+import { isWorthSaying, type KickSchool } from '../mechanics/seams';
 import type { Study } from '../mechanics/study';
 import type { Combination, Item } from './combination';
 import { writeSlot } from './write';
@@ -30,6 +31,7 @@ export function describeCombination(
   combination: Combination,
   added: readonly number[] = [],
   study: Study | null = null,
+  school: KickSchool = 'opposite',
 ): string {
   const moves = combination.items.map(describeItem).join(', ');
   const fresh =
@@ -41,7 +43,7 @@ export function describeCombination(
     ...new Set(
       study.turns.flatMap((turn) =>
         turn.seams
-          .filter((seam) => seam.level !== 'none')
+          .filter((seam) => isWorthSaying(seam, school))
           .map((seam) => `after move ${seam.after + 1}${seam.loop ? ', back to the beginning' : ''}: ${seam.reason}`),
       ),
     ),

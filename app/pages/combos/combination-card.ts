@@ -1,7 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+} from '@angular/core';
 import {
   bagKinds,
   countCombination,
+  fitToBag,
+  isWorthSaying,
   levels,
   limbOf,
   mirrorCombination,
@@ -15,6 +26,7 @@ import {
   type BookEntry,
   type Combination,
 } from '../../../core/index';
+import { SettingsService } from '../../services/settings.service';
 import { StaffEditor } from '../../parts/staff-editor/staff-editor';
 
 /** One combination of the book, open for editing: typed, or placed on the staff. Every good change is saved at once. */
@@ -27,6 +39,7 @@ import { StaffEditor } from '../../parts/staff-editor/staff-editor';
   host: { '(keydown)': 'onKey($event)' },
 })
 export class CombinationCard {
+  private readonly settings = inject(SettingsService);
   readonly entry = input.required<BookEntry>();
   readonly saved = output<BookEntry>();
   readonly deleted = output<BookEntry>();
@@ -85,11 +98,18 @@ export class CombinationCard {
       turn.seams.flatMap((seam) => {
         // A seam outside the turns is the same in each of them and is said once.
         const key = `${turn.walk.steps[seam.after]?.step.path.join('.')} ${seam.reason}`;
-        if (seam.level === 'none' || seen.has(key)) return [];
+        if (!isWorthSaying(seam, this.settings.settings().kickSchool) || seen.has(key)) return [];
         seen.add(key);
         return [{ seam, repairs: repairsFor(study, index, seam, { stance: this.stance() }) }];
       }),
     );
+  });
+
+  /** Whether the entry's bag takes it, and what would. */
+  protected readonly fit = computed(() => {
+    const [combination, { bag }] = [this.combination(), this.entry()];
+    const fit = combination && bag ? fitToBag(combination, bag) : null;
+    return fit && { ...fit, text: fit.adapted ? writeCombination(fit.adapted) : '' };
   });
 
   protected value(event: Event): string {

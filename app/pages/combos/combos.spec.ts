@@ -66,6 +66,19 @@ describe('a combination of the book, open', () => {
     expect(saved.at(-1)?.text).toBe('left+1 ro 2');
   });
 
+  it('says whether its bag takes it, and takes the change over', async () => {
+    const { host, fixture, saved } = await setUp('1 2 3b');
+    const bag = host.querySelectorAll('select')[1];
+    if (bag) bag.value = 'double-end';
+    bag?.dispatchEvent(new Event('change'));
+    await fixture.whenStable();
+    expect(host.querySelector('.fit')?.textContent).toContain('wants a change');
+    host.querySelector<HTMLElement>('.fit button')?.click();
+    await fixture.whenStable();
+    expect(saved.at(-1)?.text).toBe('1 2 3 2');
+    expect(host.querySelector('.fit')?.textContent).toContain('Fits the double-end bag');
+  });
+
   it('says each stuck place once, though it is stuck in every turn', async () => {
     const { host } = await setUp('1 2 4 [bk / swk]');
     expect(

@@ -18,6 +18,10 @@ export class SettingsPage {
     { value: 'light', name: 'Light' },
     { value: 'dark', name: 'Dark' },
   ];
+  protected readonly schools: readonly { value: Settings['kickSchool']; name: string }[] = [
+    { value: 'opposite', name: 'With the opposite leg; a same-side kick is worth a note' },
+    { value: 'same', name: 'With the same side too; no note' },
+  ];
   protected readonly countIns: readonly Settings['countIn'][] = [0, 5, 10, 20];
   protected readonly countFroms: readonly Settings['countFrom'][] = [3, 5];
 

@@ -15,6 +15,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import {
   bookParts,
   countCombination,
+  isWorthSaying,
   readClock,
   repairsFor,
   sayClock,
@@ -33,6 +34,7 @@ import {
 } from '../../../core/index';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import { DraftService } from '../../services/draft.service';
+import { SettingsService } from '../../services/settings.service';
 
 /** What the coach typed: kept text, and a length where one was written in front. */
 export interface Entered {
@@ -55,6 +57,7 @@ const mostDrawn = 300;
 })
 export class EntryBar {
   private readonly drafts = inject(DraftService);
+  private readonly settings = inject(SettingsService);
   readonly scheme = input.required<Scheme>();
   readonly stance = input<Stance>('orthodox');
   readonly sheetId = input.required<string>();
@@ -103,7 +106,7 @@ export class EntryBar {
     const studied = studyOf(combination, this.stance());
     const seams = studied.turns
       .flatMap((turn, index) => turn.seams.map((seam) => ({ seam, index })))
-      .filter(({ seam }) => seam.level !== 'none');
+      .filter(({ seam }) => isWorthSaying(seam, this.settings.settings().kickSchool));
     const worst = seams.find(({ seam }) => seam.level === 'warning') ?? seams[0];
     return {
       counts,

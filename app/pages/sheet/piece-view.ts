@@ -11,6 +11,7 @@ import {
   sayFault,
   spell,
   stagesOf,
+  studyOf,
   type Effort,
   type Leaf,
   type Milliseconds,
@@ -79,6 +80,11 @@ export class PieceView {
     return read && !read.ok ? { text, why: sayFault(read.fault) } : null;
   });
   protected readonly leaf = computed(() => this.row().leaves[0] ?? null);
+  /** Whether the combination ends in the other stance, so that somebody has to say how it goes on. */
+  protected readonly turns = computed(() => {
+    const combination = this.leaf()?.combination;
+    return combination ? studyOf(combination, 'orthodox').turns.some(({ walk }) => walk.end !== walk.start) : false;
+  });
   protected readonly every = computed(() => {
     const every = this.build()?.every;
     return every === undefined || every === 'round' ? null : (every[0] ?? null);
@@ -121,6 +127,12 @@ export class PieceView {
   protected toggleNonStop(): void {
     const { piece } = this.row();
     if (piece.kind === 'combination') this.changed.emit({ ...piece, nonStop: piece.nonStop ? undefined : true });
+  }
+
+  protected toggleOtherStance(): void {
+    const { piece } = this.row();
+    if (piece.kind === 'combination')
+      this.changed.emit({ ...piece, otherStance: piece.otherStance === 'reset' ? undefined : 'reset' });
   }
 
   protected changeWords(event: Event): void {

@@ -3,12 +3,14 @@ import {
   familyOf,
   fullMoveName,
   isStrike,
+  isWorthSaying,
   moveKind,
   unfold,
   writeMove,
   writeSlot,
   type Combination,
   type Item,
+  type KickSchool,
   type Move,
   type Scheme,
   type Seam,
@@ -24,6 +26,8 @@ export interface LayoutOptions {
   /** `used` leaves out levels that nothing stands on, for list rows. */
   readonly levels: 'used' | 'all';
   readonly study: Study | null;
+  /** Same-side kicks are not marked where they are the school's own. */
+  readonly school?: KickSchool;
 }
 
 export const glyphHeight = 22;
@@ -208,11 +212,11 @@ function freshKeys(combination: Combination, added: readonly number[]): Set<stri
   return new Set(added.flatMap((index) => listed[index] ?? []));
 }
 
-function seamMarks(study: Study | null, ends: ReadonlyMap<string, number>): SeamMark[] {
+function seamMarks(study: Study | null, ends: ReadonlyMap<string, number>, school?: KickSchool): SeamMark[] {
   const byPlace = new Map<string, { seam: Seam; x: number }>();
   for (const turn of study?.turns ?? []) {
     for (const seam of turn.seams) {
-      if (seam.verdict === 'smooth' || seam.level === 'none') continue;
+      if (seam.verdict === 'smooth' || !isWorthSaying(seam, school)) continue;
       const path = turn.walk.steps[seam.after]?.step.path.join('.') ?? '';
       const key = `${path} ${seam.loop}`;
       const x = ends.get(path);
@@ -256,7 +260,7 @@ export function layoutStaff(combination: Combination, options: LayoutOptions): S
     middle,
     staves,
     glyphs: pen.glyphs,
-    marks: seamMarks(options.study, pen.ends),
+    marks: seamMarks(options.study, pen.ends, options.school),
     signs: pen.signs,
     brackets: pen.brackets,
     bands: pen.bands,

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { describeCombination, six, studyOf, type Combination, type Scheme } from '../../../core/index';
+import { SettingsService } from '../../services/settings.service';
 import { layoutStaff } from './layout';
 import { outlinePath } from './outlines';
 
@@ -14,6 +15,7 @@ import { outlinePath } from './outlines';
   styleUrl: './strike-staff.scss',
 })
 export class StrikeStaff {
+  private readonly settings = inject(SettingsService);
   readonly combination = input.required<Combination>();
   readonly scheme = input<Scheme>(six);
   /** Places of new moves among the listed ones. */
@@ -26,20 +28,20 @@ export class StrikeStaff {
   readonly seams = input(true);
   readonly nonStop = input(false);
 
+  private readonly study = computed(() =>
+    this.seams() ? studyOf(this.combination(), 'orthodox', this.nonStop()) : null,
+  );
   protected readonly layout = computed(() =>
     layoutStaff(this.combination(), {
       scheme: this.scheme(),
       added: this.added(),
       levels: this.levels(),
-      study: this.seams() ? studyOf(this.combination(), 'orthodox', this.nonStop()) : null,
+      study: this.study(),
+      school: this.settings.settings().kickSchool,
     }),
   );
   protected readonly description = computed(() =>
-    describeCombination(
-      this.combination(),
-      this.added(),
-      this.seams() ? studyOf(this.combination(), 'orthodox', this.nonStop()) : null,
-    ),
+    describeCombination(this.combination(), this.added(), this.study(), this.settings.settings().kickSchool),
   );
   protected readonly outlinePath = outlinePath;
 }
