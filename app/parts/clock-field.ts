@@ -7,7 +7,7 @@ import { readClock, sayClock, type Milliseconds } from '../../core/index';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <input
-      class="figures"
+      class="figures quiet"
       type="text"
       inputmode="numeric"
       autocomplete="off"
@@ -31,19 +31,8 @@ import { readClock, sayClock, type Milliseconds } from '../../core/index';
 
     input {
       width: 4.1rem;
-      min-height: 32px;
-      padding: 0 0.3rem;
-      border: 1px solid transparent;
-      border-radius: 4px;
-      background: transparent;
       font-weight: 700;
       text-align: end;
-
-      &:hover,
-      &:focus {
-        border-color: var(--ink-soft);
-        background: var(--paper);
-      }
 
       &[aria-invalid='true'] {
         border-color: var(--danger);

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, untracked } from '@angular/core';
 import { sayClock, type LogEntry } from '../../core/index';
 
 const anchors: Readonly<Record<number, string>> = {
@@ -19,6 +19,11 @@ const anchors: Readonly<Record<number, string>> = {
 })
 export class EntryForm {
   readonly entry = input.required<LogEntry>();
+  /** The entry with what was said here so far: the next change builds on this one, written or not. */
+  protected readonly own = linkedSignal<string, LogEntry>({
+    source: () => this.entry().id,
+    computation: () => untracked(this.entry),
+  });
   readonly changed = output<LogEntry>();
 
   protected readonly efforts = Array.from({ length: 11 }, (_, effort) => effort);
@@ -30,17 +35,22 @@ export class EntryForm {
     return `${sayClock(Math.round(figures.ms / 1000) * 1000)} · ${figures.rounds} ${figures.rounds === 1 ? 'round' : 'rounds'} · ${Math.round(figures.punches)} punches`;
   }
 
+  private change(change: Partial<LogEntry>): void {
+    this.own.update((entry) => ({ ...entry, ...change }));
+    this.changed.emit(this.own());
+  }
+
   protected setEffort(effort: number): void {
-    this.changed.emit({ ...this.entry(), effort });
+    this.change({ effort });
   }
 
   protected setCounted(event: Event): void {
     const text = (event.target as HTMLInputElement).value;
     const counted = text === '' ? null : Math.round(Number(text));
-    if (counted === null || (counted >= 0 && counted <= 1_000_000)) this.changed.emit({ ...this.entry(), counted });
+    if (counted === null || (counted >= 0 && counted <= 1_000_000)) this.change({ counted });
   }
 
   protected setNote(event: Event): void {
-    this.changed.emit({ ...this.entry(), note: (event.target as HTMLTextAreaElement).value.slice(0, 4000) });
+    this.change({ note: (event.target as HTMLTextAreaElement).value.slice(0, 4000) });
   }
 }

@@ -1,6 +1,18 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { OwnNumbers } from './own-numbers';
 import { SettingsService, type Settings } from '../../services/settings.service';
+
+interface Choice {
+  readonly name: string;
+  readonly change: Partial<Settings>;
+  readonly on: boolean;
+}
+
+interface Group {
+  readonly name: string;
+  readonly legend: string;
+  readonly choices: readonly Choice[];
+}
 
 /** How the product looks and sounds; every choice is kept at once. */
 @Component({
@@ -13,17 +25,44 @@ import { SettingsService, type Settings } from '../../services/settings.service'
 export class SettingsPage {
   protected readonly settings = inject(SettingsService);
 
-  protected readonly looks: readonly { value: Settings['look']; name: string }[] = [
-    { value: 'system', name: 'As the device' },
-    { value: 'light', name: 'Light' },
-    { value: 'dark', name: 'Dark' },
-  ];
-  protected readonly schools: readonly { value: Settings['kickSchool']; name: string }[] = [
-    { value: 'opposite', name: 'With the opposite leg; a same-side kick is worth a note' },
-    { value: 'same', name: 'With the same side too; no note' },
-  ];
-  protected readonly countIns: readonly Settings['countIn'][] = [0, 5, 10, 20];
-  protected readonly countFroms: readonly Settings['countFrom'][] = [3, 5];
+  protected readonly groups = computed((): readonly Group[] => {
+    const now = this.settings.settings();
+    const choice = (name: string, change: Partial<Settings>): Choice => {
+      const [[key, value] = []] = Object.entries(change);
+      return { name, change, on: key !== undefined && now[key as keyof Settings] === value };
+    };
+    return [
+      {
+        name: 'look',
+        legend: 'Look',
+        choices: [
+          choice('As the device', { look: 'system' }),
+          choice('Light', { look: 'light' }),
+          choice('Dark', { look: 'dark' }),
+        ],
+      },
+      {
+        name: 'count-in',
+        legend: 'Get ready before second zero',
+        choices: ([0, 5, 10, 20] as const).map((countIn) =>
+          choice(countIn === 0 ? 'None' : `${countIn} s`, { countIn }),
+        ),
+      },
+      {
+        name: 'count-from',
+        legend: 'Count the last seconds from',
+        choices: ([3, 5] as const).map((countFrom) => choice(String(countFrom), { countFrom })),
+      },
+      {
+        name: 'kicks',
+        legend: 'Kick after a hand',
+        choices: [
+          choice('With the opposite leg; a same-side kick is worth a note', { kickSchool: 'opposite' }),
+          choice('With the same side too; no note', { kickSchool: 'same' }),
+        ],
+      },
+    ];
+  });
 
   protected setVolume(event: Event): void {
     const volume = Number((event.target as HTMLInputElement).value);

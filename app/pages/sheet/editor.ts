@@ -1,6 +1,5 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { catchError, concatMap, from, of, Subject } from 'rxjs';
+import { catchError, concatMap, EMPTY, from, map, Subject } from 'rxjs';
 import {
   blockLength,
   compile,
@@ -74,17 +73,20 @@ export class Editor {
       .pipe(
         concatMap((sheet) =>
           from(this.sheets.put(sheet)).pipe(
+            map(() => sheet),
             catchError(() => {
               this.saving.set('failed');
-              return of(null);
+              return EMPTY;
             }),
           ),
         ),
-        takeUntilDestroyed(inject(DestroyRef)),
       )
       .subscribe((written) => {
-        if (written === undefined) this.saving.set('saved');
+        // Saved means that what is shown is written, not something before it.
+        if (written === this.state()) this.saving.set('saved');
       });
+    // Completed, not cut: whoever leaves the page in a hurry still gets everything written.
+    inject(DestroyRef).onDestroy(() => this.writes.complete());
   }
 
   private rowsOf(sheet: Sheet | null, leaves: readonly Leaf[]): BlockRow[] {

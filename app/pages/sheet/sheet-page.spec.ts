@@ -1,0 +1,198 @@
+import { type ComponentFixture, TestBed } from '@angular/core/testing';
+import { emptySheet, freshBlock, type Sheet } from '../../../core/index';
+import { demoSheets } from '../../../demo/sheets';
+import { freshId } from '../../services/fresh-id';
+import { SheetsService } from '../../services/sheets.service';
+import { testProviders, until } from '../../spec-store.spec';
+import { SheetPage } from './sheet-page';
+
+/** The page on a sheet, with hands for typing and pressing keys. */
+class Hands {
+  readonly host: HTMLElement;
+
+  constructor(
+    readonly fixture: ComponentFixture<SheetPage>,
+    private readonly id: string,
+  ) {
+    this.host = fixture.nativeElement as HTMLElement;
+    document.body.append(this.host);
+  }
+
+  rows(): string[] {
+    return [...this.host.querySelectorAll<HTMLElement>('[data-row]')].map(
+      (row) => row.getAttribute('aria-label') ?? '',
+    );
+  }
+
+  row(at: number): HTMLElement {
+    const row = this.host.querySelectorAll<HTMLElement>('[data-row]')[at];
+    if (!row) throw new Error(`no row ${at}`);
+    return row;
+  }
+
+  async type(text: string, control = false): Promise<void> {
+    const field = this.host.querySelector<HTMLInputElement>('#entry') as HTMLInputElement;
+    field.value = text;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+    await this.fixture.whenStable();
+    await this.press(field, 'Enter', { ctrlKey: control });
+  }
+
+  async press(target: HTMLElement, key: string, more: KeyboardEventInit = {}): Promise<void> {
+    target.focus();
+    target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, ...more }));
+    await this.fixture.whenStable();
+  }
+
+  async click(name: string): Promise<void> {
+    const button = [...this.host.querySelectorAll('button')].find(
+      (each) => (each.getAttribute('aria-label') ?? each.textContent).trim() === name,
+    );
+    if (!button) throw new Error(`no button ${name}`);
+    button.click();
+    await this.fixture.whenStable();
+  }
+
+  async saved(): Promise<Sheet | null> {
+    await until(() => this.host.querySelector('[role=status]')?.textContent?.trim() === 'Saved');
+    return TestBed.inject(SheetsService).get(this.id);
+  }
+}
+
+async function open(sheet: Sheet): Promise<Hands> {
+  TestBed.configureTestingModule({ providers: testProviders() });
+  await TestBed.inject(SheetsService).put(sheet);
+  const fixture = TestBed.createComponent(SheetPage);
+  fixture.componentRef.setInput('id', sheet.id);
+  const hands = new Hands(fixture, sheet.id);
+  await until(() => {
+    TestBed.tick();
+    return hands.host.querySelector('header') !== null;
+  });
+  return hands;
+}
+
+const empty = (): Sheet => emptySheet(freshId, 'Spec');
+const withRound = (): Sheet => ({ ...empty(), blocks: [freshBlock('round', freshId)] });
+
+describe('the run sheet', () => {
+  afterEach(() =>
+    document.querySelectorAll('body > kt-sheet-page, body > div[id^=root]').forEach((each) => each.remove()),
+  );
+
+  it('makes a round of what is typed on an empty sheet, as long as was written in front', async () => {
+    const hands = await open(empty());
+    expect(hands.host.textContent).toContain('Nothing on this sheet yet.');
+    await hands.type('2:00 1-2');
+    expect(hands.rows().length).toBe(2);
+    const sheet = await hands.saved();
+    expect(sheet?.blocks.map((block) => [block.kind, block.ms])).toEqual([['round', 120_000]]);
+    expect(sheet?.blocks[0]?.pieces[0]).toEqual(
+      jasmine.objectContaining({ kind: 'combination', ms: 120_000, text: '1 2' }),
+    );
+  });
+
+  it('fills a round with its first piece, then takes what is left of it, half a minute at most', async () => {
+    const hands = await open(withRound());
+    await hands.type('1:00 1 2');
+    await hands.type('3');
+    await hands.type('1:15 2 3');
+    await hands.type('5');
+    const sheet = await hands.saved();
+    expect(sheet?.blocks[0]?.pieces.map((piece) => ('ms' in piece ? piece.ms : 0))).toEqual([
+      60_000, 30_000, 75_000, 15_000,
+    ]);
+    expect(hands.host.textContent).not.toContain('too long');
+    await hands.type('6');
+    expect(hands.host.textContent).toContain('0:30 too long');
+    await hands.click('Make the round 3:30');
+    expect(hands.host.textContent).not.toContain('too long');
+  });
+
+  it('builds a combination up: in an empty round, else in a round of its own after the chosen one', async () => {
+    const hands = await open(withRound());
+    await hands.type('1 2 3b', true);
+    await hands.type('5 4', true);
+    const sheet = await hands.saved();
+    expect(sheet?.blocks.map((block) => block.ms)).toEqual([90_000, 60_000]);
+    expect(hands.host.querySelectorAll('ol.stages li').length).toBe(5);
+  });
+
+  it('moves through rows, moves, copies and deletes them by keys, and undoes it all', async () => {
+    const [first] = demoSheets;
+    const hands = await open(first as Sheet);
+    const before = hands.rows();
+    await hands.press(hands.row(0), 'ArrowDown');
+    expect(document.activeElement).toBe(hands.row(1));
+    await hands.press(hands.row(1), 'End');
+    expect(document.activeElement).toBe(hands.row(before.length - 1));
+    await hands.press(hands.row(before.length - 1), 'Home');
+    expect(document.activeElement).toBe(hands.row(0));
+    await hands.press(hands.row(1), 'ArrowDown', { altKey: true });
+    expect(hands.rows()[1]).toBe(before[2] ?? '');
+    expect(document.activeElement).toBe(hands.row(2));
+    await hands.press(hands.row(2), 'd', { ctrlKey: true });
+    expect(hands.rows().length).toBe(before.length + 1);
+    await hands.press(hands.row(0), 'Delete');
+    expect(hands.rows().some((row) => row.startsWith('Warm-up'))).toBeFalse();
+    for (let step = 0; step < 3; step += 1) await hands.press(hands.row(0), 'z', { ctrlKey: true });
+    expect(hands.rows()).toEqual(before);
+    await hands.press(hands.row(0), 'z', { ctrlKey: true, shiftKey: true });
+    expect(hands.rows()[1]).toBe(before[2] ?? '');
+  });
+
+  it('opens a piece in the line, changes it, or leaves it as it was', async () => {
+    const hands = await open(demoSheets[1] as Sheet);
+    const at = hands.rows().indexOf('1 1 2 sl 6 3');
+    await hands.press(hands.row(at), 'Enter');
+    const field = hands.host.querySelector<HTMLInputElement>('#entry') as HTMLInputElement;
+    expect(field.value).toBe('1 1 2 sl 6 3');
+    await hands.press(field, 'Escape');
+    expect(document.activeElement).toBe(hands.row(at));
+    await hands.press(hands.row(at), 'Enter');
+    await hands.type('1 2 3');
+    expect(hands.rows()[at]).toBe('1 2 3');
+  });
+
+  it('changes a build’s stages, a round’s repeats and a rest’s length in place', async () => {
+    const hands = await open(withRound());
+    await hands.type('1 2 3 2', true);
+    const every = hands.host.querySelector<HTMLInputElement>('[aria-label="Length of a stage"]') as HTMLInputElement;
+    every.value = '0:45';
+    every.dispatchEvent(new Event('input'));
+    await hands.press(every, 'Enter');
+    expect(hands.host.textContent).toContain('1:00 too long');
+    const times = hands.host.querySelector<HTMLInputElement>('.times input') as HTMLInputElement;
+    times.value = '4';
+    times.dispatchEvent(new Event('change'));
+    await hands.fixture.whenStable();
+    const sheet = await hands.saved();
+    expect(sheet?.blocks[0]).toEqual(jasmine.objectContaining({ times: 4, restMs: 60_000 }));
+    expect(hands.host.textContent).toContain('Rounds 1 to 4');
+  });
+
+  it('keeps who is there, and shows the sheet in other numbers without changing a move', async () => {
+    const hands = await open({ ...withRound() });
+    await hands.type('oh 2');
+    const change = async (label: string, value: string): Promise<void> => {
+      const field = [...hands.host.querySelectorAll('kt-sheet-details label')]
+        .find((each) => each.textContent?.trim().startsWith(label))
+        ?.querySelector<HTMLInputElement>('input, select');
+      if (!field) throw new Error(`no field ${label}`);
+      field.value = value;
+      field.dispatchEvent(new Event('change'));
+      await hands.fixture.whenStable();
+    };
+    await change('People', '9');
+    await change('Level', 'advanced');
+    await change('Bag', 'heavy');
+    await change('Numbers', 'eight');
+    await change('Pace', '1.2');
+    await change('People', '9999');
+    const sheet = await hands.saved();
+    expect(sheet?.class).toEqual({ people: 9, level: 'advanced', pace: 1.2 });
+    expect([sheet?.bag, sheet?.numbers]).toEqual(['heavy', 'eight']);
+    expect(hands.rows()[1]).toBe('8 2');
+    expect(sheet?.blocks[0]?.pieces[0]).toEqual(jasmine.objectContaining({ text: 'oh 2' }));
+  });
+});
