@@ -100,6 +100,25 @@ describe('the tempo command', () => {
     });
   });
 
+  it('build knows the other kinds with their options', () => {
+    const stages = (args: readonly string[]) =>
+      (tempo(['build', ...args]).json as { stages: { text: string }[] }).stages.map((stage) => stage.text);
+    expect(stages(['1 2 3', '--kind', 'backward'])).toEqual(['3', '2 3', '1 2 3']);
+    expect(stages(['1 2 3 2', '--kind', 'chunks', '--cuts', '1,3'])).toEqual(['1', '1 2 3', '1 2 3 2']);
+    expect(stages(['1 2', '--kind', 'pyramid', '--again'])).toEqual(['1', '1 2', '1', '1 2']);
+    expect(stages(['1 2', '--kind', 'kick-close', '--kick', 'same'])).toEqual(['1 lbk', '1 2 bk', '1 lbk']);
+    expect(stages(['--kind', 'alternator', '--from', '2', '--to', '3'])).toEqual(['1 2', '1 2 1', '2 1', '2 1 2']);
+    expect(stages(['1 2', '3', '--kind', 'join'])).toEqual(['1', '1 2', '3', '1 2', '3', '1 2 3']);
+    expect(stages(['any 2-3', '--kind', 'amount'])).toEqual(['any 2', 'any 3']);
+    expect(stages(['7 2', '--kind', 'singles', '--scheme', 'eight'])).toEqual(['7', '2', '7 2']);
+    expect(stages(['1', '--kind', 'levels'])).toEqual(['1b 1b 1 1']);
+    refused(['build', '1 2', '--kind', 'amount'], /needs one slot/);
+    refused(['build', '1 2', '--kind', 'join'], /needs two goals/);
+    refused(['build', '--kind', 'alternator', '--from', '5', '--to', '2'], /smaller number first/);
+    refused(['build', '1 2', '--kind', 'kick-close', '--kick', 'left'], /opposite or same/);
+    refused(['build', '1 2', '3'], /one goal is enough/);
+  });
+
   it('timeline, tally and check read a sheet', () => {
     const timeline = tempo(['timeline', file]).json as unknown as {
       seconds: number;

@@ -18,6 +18,8 @@ export * from './mechanics/edit';
 export * from './mechanics/mirror';
 export * from './mechanics/place';
 export * from './progressions/ladder';
+export * from './progressions/shapes';
+export * from './progressions/drills';
 export { flatten, listedMoves } from './progressions/flat';
 export * from './session/effort';
 export * from './session/schema';
