@@ -61,13 +61,11 @@ test('a selection goes to a file; another coach takes it in after a look', async
   await other.getByLabel('What to do with Turnout').selectOption('leave it');
   await other.getByRole('button', { name: 'Take in 1' }).click();
   await expect(other.locator('.list li')).toHaveCount(1);
-  await other
-    .locator('input[type=file]')
-    .setInputFiles({
-      name: 'bad.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(text.replace('"5 2 swk 1 lk"', '"5 2 zzz"')),
-    });
+  await other.locator('input[type=file]').setInputFiles({
+    name: 'bad.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text.replace('"5 2 swk 1 lk"', '"5 2 zzz"')),
+  });
   await expect(other.getByRole('alert')).toContainText(/entries\[\d\]\.text/);
   await expect(other.locator('.list li')).toHaveCount(1);
   await other.close();

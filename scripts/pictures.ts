@@ -29,6 +29,17 @@ const pictures: readonly Picture[] = [
       await page.getByLabel('Type a combination').fill('1 2 3b ro 4 6');
     },
   },
+  { name: 'combos', path: '/combos', prepare: (page) => page.locator('.list li').first().waitFor() },
+  {
+    name: 'combination',
+    path: '/combos',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Pump check/ }).click();
+      await page.getByLabel('Combination', { exact: true }).last().fill('1 1 2 sl 3 switch 2b');
+      await page.getByLabel('Bag').first().selectOption('double-end');
+      await page.locator('.box').nth(3).focus();
+    },
+  },
   {
     name: 'run',
     path: '/run/demo-first-watch',

@@ -1,0 +1,105 @@
+import { TestBed } from '@angular/core/testing';
+import { testProviders } from '../spec-store.spec';
+import { SettingsService } from './settings.service';
+import { SoundService } from './sound.service';
+
+/** An audio context that only remembers what was put on it. */
+class QuietContext {
+  static made = 0;
+  state = 'suspended';
+  currentTime = 2;
+  readonly destination = {};
+  constructor() {
+    QuietContext.made += 1;
+  }
+  resume(): Promise<void> {
+    this.state = 'running';
+    return Promise.resolve();
+  }
+}
+
+describe('bells', () => {
+  const real = { context: window.AudioContext, oscillator: window.OscillatorNode, gain: window.GainNode };
+  let started: number[];
+  let stopped: (number | undefined)[];
+
+  beforeEach(() => {
+    started = [];
+    stopped = [];
+    QuietContext.made = 0;
+    const node = { connect: <T>(other: T): T => other };
+    const param = {
+      setValueAtTime: () => undefined,
+      linearRampToValueAtTime: () => undefined,
+      exponentialRampToValueAtTime: () => undefined,
+    };
+    Object.assign(window, {
+      AudioContext: QuietContext,
+      OscillatorNode: function make() {
+        return { ...node, start: (at: number) => started.push(at), stop: (at?: number) => stopped.push(at) };
+      },
+      GainNode: function make() {
+        return { ...node, gain: param };
+      },
+    });
+    TestBed.configureTestingModule({ providers: testProviders() });
+  });
+
+  afterEach(() => {
+    Object.assign(window, { AudioContext: real.context, OscillatorNode: real.oscillator, GainNode: real.gain });
+  });
+
+  it('need a press first: before that there is no audio clock and nothing sounds', async () => {
+    const sound = TestBed.inject(SoundService);
+    sound.playAt('start bell', 0);
+    expect([sound.now(), QuietContext.made, started.length]).toEqual([null, 0, 0]);
+    await sound.unlock();
+    expect([sound.now(), QuietContext.made]).toEqual([2000, 1]);
+  });
+
+  it('stand on the audio clock exactly, the end bell struck three times', async () => {
+    const sound = TestBed.inject(SoundService);
+    await sound.unlock();
+    sound.playAt('start bell', 5000);
+    expect(new Set(started)).toEqual(new Set([5]));
+    started.length = 0;
+    sound.playAt('end bell', 6000);
+    expect([...new Set(started)].map((at) => Math.round(at * 100) / 100)).toEqual([6, 6.32, 6.64]);
+    started.length = 0;
+    // What is already past sounds at once, not in the past.
+    sound.playAt('count', 500);
+    expect(new Set(started)).toEqual(new Set([2]));
+  });
+
+  it('are silenced at once, those still to come included', async () => {
+    const sound = TestBed.inject(SoundService);
+    await sound.unlock();
+    sound.playAt('end bell', 60_000);
+    const planned = stopped.length;
+    sound.silence();
+    expect(stopped.slice(planned)).toEqual(new Array(planned).fill(undefined));
+    sound.silence();
+    expect(stopped.length).toBe(2 * planned);
+  });
+
+  it('stay off at volume nought', async () => {
+    const sound = TestBed.inject(SoundService);
+    TestBed.inject(SettingsService).change({ volume: 0 });
+    await sound.unlock();
+    sound.playAt('start bell', 3000);
+    expect(started).toEqual([]);
+  });
+
+  it('do without audio where there is none', async () => {
+    Object.assign(window, {
+      AudioContext: function none() {
+        throw new Error('no device');
+      },
+    });
+    const sound = TestBed.inject(SoundService);
+    await sound.unlock();
+    expect(sound.now()).toBeNull();
+    sound.say('One, two');
+    sound.silence();
+  });
+});
