@@ -122,6 +122,26 @@ test('a run that a reload breaks off is taken up at its second', async ({ page }
   await expect(page.locator('.clock')).toHaveText('0:25', { timeout: 8000 });
 });
 
+test('whoever comes back another day is offered the run that was broken off, and may let it go', async ({ page }) => {
+  await page.goto('/run/demo-first-watch');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.locator('.stage').waitFor();
+  for (let step = 0; step < 4; step += 1) await page.keyboard.press('ArrowRight');
+  await expect(page.locator('.clock')).toHaveText(/0:2\d/);
+  await page.goto('/sheets');
+  const note = page.getByRole('note').filter({ hasText: 'was broken off at' });
+  await expect(note).toContainText('“Tower, first watch” was broken off at 5:0');
+  await note.getByRole('link', { name: 'Take it up' }).click();
+  await page.getByRole('button', { name: 'Resume there' }).click();
+  await expect(page.locator('.said')).toContainText('Paused');
+  await page.goto('/sheets');
+  await note.getByRole('button', { name: 'Let it go' }).click();
+  await expect(note).toBeHidden();
+  await page.reload();
+  await expect(page.locator('.list li')).toHaveCount(4);
+  await expect(note).toBeHidden();
+});
+
 test('a sheet without combinations is a good plain round timer', async ({ page }) => {
   await newSheet(page, 'Plain rounds');
   await page.getByRole('button', { name: 'Round', exact: true }).click();

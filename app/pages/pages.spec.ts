@@ -190,7 +190,10 @@ describe('the settings', () => {
       await fixture.whenStable();
       await set('.row input[type=text]', move);
     };
-    await add('bk');
+    await add('');
+    expect(host.textContent).toContain('Say which move 7 is');
+    expect(settings.settings().ownNumbers).toBeNull();
+    await set('.row input[type=text]', 'bk');
     expect(settings.settings().ownNumbers).toEqual({ name: 'mine', beyondSix: [{ number: 7, move: 'bk' }] });
     await add('rbk');
     expect(host.textContent).toContain('body kick already has the number 7');

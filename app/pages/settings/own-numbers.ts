@@ -72,6 +72,8 @@ export class OwnNumbers {
   protected readonly fault = computed(() => {
     const draft = this.draft();
     if (!draft.name.trim() || draft.name === 'six' || draft.name === 'eight') return 'Give it a name of its own.';
+    const empty = draft.beyondSix.find((row) => row.move.trim() === '');
+    if (empty) return `Say which move ${empty.number} is, for example bk.`;
     const read = schemeOf(draft);
     return read.ok ? null : `${read.fault.what}; ${read.fault.mend}.`;
   });

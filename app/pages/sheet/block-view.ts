@@ -70,6 +70,13 @@ export class BlockView {
     else field.value = String(this.row().block.times ?? 1);
   }
 
+  protected changeGoal(event: Event): void {
+    const field = event.target as HTMLInputElement;
+    const goal = field.value === '' ? undefined : Math.round(Number(field.value));
+    if (goal === undefined || (goal >= 1 && goal <= 100_000)) this.changed.emit({ goal });
+    else field.value = String(this.row().block.goal ?? '');
+  }
+
   protected drop(event: CdkDragDrop<string, string, string>): void {
     this.dropped.emit({ pieceId: event.item.data, blockId: event.container.data, to: event.currentIndex });
   }

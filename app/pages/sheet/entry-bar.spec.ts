@@ -2,7 +2,8 @@ import { TestBed } from '@angular/core/testing';
 import { six } from '../../../core/index';
 import { DraftService } from '../../services/draft.service';
 import { testProviders, until } from '../../spec-store.spec';
-import { EntryBar, type Entered } from './entry-bar';
+import { EntryBar } from './entry-bar';
+import type { Entered } from './typed-piece';
 
 describe('the entry line', () => {
   async function setUp(draft = '') {
@@ -34,10 +35,10 @@ describe('the entry line', () => {
     expect(host.querySelectorAll('.glyph').length).toBe(3);
     expect(host.textContent).toContain('3 punches · 3 moves');
     await press('Enter');
-    expect(entered).toEqual([{ text: '1 2 3b', ms: null, build: false }]);
+    expect(entered).toEqual([{ what: 'combination', text: '1 2 3b', ms: null }]);
     await type('1:30 1 2');
     await press('Enter', { ctrlKey: true });
-    expect(entered[1]).toEqual({ text: '1 2', ms: 90_000, build: true });
+    expect(entered[1]).toEqual({ what: 'build', text: '1 2', ms: 90_000 });
   });
 
   it('keeps the last drawing while a word is half typed, and says where it cannot read', async () => {
@@ -52,6 +53,22 @@ describe('the entry line', () => {
     await type('1 <b>x</b> 2');
     expect(host.querySelector('.fault')?.textContent).toContain('<b>x<');
     expect(host.querySelector('.fault b')).toBeNull();
+  });
+
+  it('takes words in quotes and own time as pieces of their own', async () => {
+    const { host, entered, type, press } = await setUp();
+    await type('0:45 "pla');
+    await press('Enter');
+    expect(entered).toEqual([]);
+    expect(host.querySelector('.fault')).toBeNull();
+    await type('0:45 "plank, elbows under the shoulders"');
+    await press('Enter');
+    await type('Own time');
+    await press('Enter');
+    expect(entered).toEqual([
+      { what: 'words', text: 'plank, elbows under the shoulders', ms: 45_000 },
+      { what: 'own-time', text: '', ms: null },
+    ]);
   });
 
   it('takes a repair with one key and takes it back with the same', async () => {

@@ -27,7 +27,6 @@ import {
   writeCombination,
   type BookEntry,
   type Combination,
-  type Milliseconds,
   type Scheme,
   type Stance,
   type Typed,
@@ -35,14 +34,7 @@ import {
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import { DraftService } from '../../services/draft.service';
 import { SettingsService } from '../../services/settings.service';
-
-/** What the coach typed: kept text, and a length where one was written in front. */
-export interface Entered {
-  readonly text: string;
-  readonly ms: Milliseconds | null;
-  /** Whether it should be built up one strike at a time. */
-  readonly build: boolean;
-}
+import type { Entered } from './typed-piece';
 
 /** Longer ones are counted but not drawn while typing. */
 const mostDrawn = 300;
@@ -82,9 +74,20 @@ export class EntryBar {
     return ms === null || !match ? { ms: null, offset: 0 } : { ms, offset: match[0].length };
   });
   private readonly parts = computed(() => bookParts(this.book()));
+  private readonly body = computed(() => this.text().slice(this.split().offset));
+  /** Words in quotes, or own time: a piece without a combination. Only for new pieces. */
+  protected readonly other = computed((): Pick<Entered, 'what' | 'text'> | null => {
+    if (this.editing() !== null) return null;
+    const body = this.body().trim();
+    if (/^own[ -]time$/i.test(body)) return { what: 'own-time', text: '' };
+    const words = /^["“](.{1,400}?)["”]$/.exec(body)?.[1]?.trim();
+    return words ? { what: 'words', text: words } : null;
+  });
+  /** A quotation mark that is still open is no fault yet. */
+  private readonly quoting = computed(() => /^\s*["“]/.test(this.body()));
   protected readonly typed = computed(() => {
-    const body = this.text().slice(this.split().offset);
-    return body.trim() ? takeIn(body, this.scheme(), this.parts()) : null;
+    const body = this.body();
+    return body.trim() && !this.other() && !this.quoting() ? takeIn(body, this.scheme(), this.parts()) : null;
   });
   protected readonly length = computed(() => {
     const { ms } = this.split();
@@ -182,11 +185,15 @@ export class EntryBar {
     }
   }
 
+  protected readonly ready = computed(() => this.other() !== null || (this.typed()?.combination ?? null) !== null);
+
   protected enter(build: boolean): void {
-    const typed = this.typed();
+    const [typed, other] = [this.typed(), this.other()];
+    const { ms } = this.split();
     this.tried.set(true);
-    if (!typed?.combination) return;
-    this.entered.emit({ text: typed.text, ms: this.split().ms, build });
+    if (other) this.entered.emit({ ...other, ms });
+    else if (typed?.combination) this.entered.emit({ what: build ? 'build' : 'combination', text: typed.text, ms });
+    else return;
     this.clear();
   }
 

@@ -109,6 +109,36 @@ describe('the run sheet', () => {
     expect(hands.host.textContent).not.toContain('too long');
   });
 
+  it('adds words and own time, and lets words be typed over', async () => {
+    const hands = await open({ ...empty(), blocks: [freshBlock('core', freshId)] });
+    await hands.type('0:45 "Plank"');
+    await hands.type('2:15 own time');
+    const words = hands.host.querySelector<HTMLInputElement>('input.words') as HTMLInputElement;
+    words.value = 'Plank, tap the shoulders';
+    words.dispatchEvent(new Event('input'));
+    await hands.fixture.whenStable();
+    const sheet = await hands.saved();
+    expect(sheet?.blocks[0]?.pieces).toEqual([
+      jasmine.objectContaining({ kind: 'words', ms: 45_000, words: 'Plank, tap the shoulders' }),
+      jasmine.objectContaining({ kind: 'own-time', ms: 135_000 }),
+    ]);
+    expect(hands.host.textContent).not.toContain('too');
+  });
+
+  it('takes a goal of punches for a round, and takes it back', async () => {
+    const hands = await open(withRound());
+    const goal = async (value: string): Promise<number | undefined> => {
+      const field = hands.host.querySelector<HTMLInputElement>('.goal input') as HTMLInputElement;
+      field.value = value;
+      field.dispatchEvent(new Event('change'));
+      await hands.fixture.whenStable();
+      return (await hands.saved())?.blocks[0]?.goal;
+    };
+    expect(await goal('180')).toBe(180);
+    expect(await goal('-4')).toBe(180);
+    expect(await goal('')).toBeUndefined();
+  });
+
   it('builds a combination up: in an empty round, else in a round of its own after the chosen one', async () => {
     const hands = await open(withRound());
     await hands.type('1 2 3b', true);
@@ -162,7 +192,7 @@ describe('the run sheet', () => {
     every.dispatchEvent(new Event('input'));
     await hands.press(every, 'Enter');
     expect(hands.host.textContent).toContain('1:00 too long');
-    const times = hands.host.querySelector<HTMLInputElement>('.times input') as HTMLInputElement;
+    const times = hands.host.querySelector<HTMLInputElement>('.times:not(.goal) input') as HTMLInputElement;
     times.value = '4';
     times.dispatchEvent(new Event('change'));
     await hands.fixture.whenStable();

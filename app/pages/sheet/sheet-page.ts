@@ -24,10 +24,8 @@ import {
   duplicateBlock,
   duplicatePiece,
   freshBlock,
-  freshBuild,
   moveBlock,
   movePiece,
-  piecesLength,
   removeBlock,
   removePiece,
   sayClock,
@@ -47,10 +45,11 @@ import { FilesService } from '../../services/files.service';
 import { freshId } from '../../services/fresh-id';
 import { BlockView, type PieceDrop } from './block-view';
 import { Editor } from './editor';
-import { EntryBar, type Entered } from './entry-bar';
+import { EntryBar } from './entry-bar';
 import { FindingsPanel } from './findings-panel';
 import { LastRun } from '../../parts/last-run';
 import { SheetDetails } from './sheet-details';
+import { fitInto, pieceOf, roundFor, type Entered } from './typed-piece';
 import { SheetTotals } from './sheet-totals';
 
 /** The run sheet: a session from top to bottom, edited in place. */
@@ -160,8 +159,9 @@ export class SheetPage {
     this.select(block.id, false);
   }
 
-  protected entered({ text, ms, build }: Entered): void {
+  protected entered(entered: Entered): void {
     const editing = this.editing();
+    const { text, ms } = entered;
     const piece = this.editor
       .sheet()
       ?.blocks.flatMap((block) => block.pieces)
@@ -169,35 +169,16 @@ export class SheetPage {
     if (piece?.kind === 'combination')
       this.editor.apply((sheet) => changePiece(sheet, { ...piece, text, ms: ms ?? piece.ms }));
     else if (piece?.kind === 'build') this.editor.apply((sheet) => changePiece(sheet, { ...piece, goal: text }));
-    else this.addTyped(text, ms, build);
+    else this.addTyped(entered);
     if (editing !== null) this.stopEditing();
   }
 
-  private addTyped(text: string, ms: number | null, build: boolean): void {
+  private addTyped(entered: Entered): void {
     const block = this.editor.selectedBlock();
-    if (build && ms === null) {
-      this.insertBuild(text, block);
-      return;
-    }
-    const piece: Piece = build
-      ? { ...freshBuild(text, freshId), every: [ms ?? 30_000] }
-      : { kind: 'combination', id: freshId(), ms: ms ?? 30_000, effort: 'steady', text };
-    if (!block || block.kind === 'rest') {
-      const round = freshBlock('round', freshId);
-      this.insertBlock({
-        ...round,
-        ms: ms ?? round.ms,
-        pieces: [piece.kind === 'combination' ? { ...piece, ms: ms ?? round.ms ?? 180_000 } : piece],
-      });
-      return;
-    }
-    const left = (block.ms ?? 0) - piecesLength(block);
-    // Half a minute, or what is left of the block; a block without pieces is filled by its first.
-    const fitting =
-      piece.kind === 'combination' && ms === null && left > 0
-        ? { ...piece, ms: block.pieces.length === 0 ? left : Math.min(30_000, left) }
-        : piece;
-    this.addAfterSelection(block, fitting);
+    const piece = pieceOf(entered);
+    if (entered.what === 'build' && entered.ms === null) this.insertBuild(entered.text, block);
+    else if (!block || block.kind === 'rest') this.insertBlock(roundFor(piece, entered));
+    else this.addAfterSelection(block, fitInto(block, piece, entered));
   }
 
   /** A build makes a round of its own length, or fills the selected round while that is empty. */

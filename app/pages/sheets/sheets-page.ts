@@ -13,12 +13,14 @@ import {
   writeSheetJson,
   type Problem,
   type Sheet,
+  type UnfinishedRun,
 } from '../../../core/index';
 import { Icon } from '../../parts/icon';
 import { LastRun } from '../../parts/last-run';
 import { FilesService } from '../../services/files.service';
 import { freshId } from '../../services/fresh-id';
 import { SheetsService } from '../../services/sheets.service';
+import { UnfinishedRunService } from '../../services/unfinished-run.service';
 
 /** A file that was refused, and why. */
 interface Refusal {
@@ -40,10 +42,13 @@ const mostShown = 8;
 export class SheetsPage {
   private readonly sheets = inject(SheetsService);
   private readonly files = inject(FilesService);
+  private readonly runs = inject(UnfinishedRunService);
   private readonly router = inject(Router);
   private readonly snack = inject(MatSnackBar);
 
   protected readonly icons = { add: mdiPlus, file: mdiFileImportOutline, more: mdiDotsVertical, run: mdiPlay };
+  /** A run that a closed browser broke off, offered here until it is taken up or let go. */
+  protected readonly unfinished = signal<UnfinishedRun | null>(null);
   protected readonly refusal = signal<Refusal | null>(null);
   /** Id of the sheet whose name is being changed. */
   protected readonly renaming = signal<string | null>(null);
@@ -60,6 +65,19 @@ export class SheetsPage {
       };
     }),
   );
+
+  constructor() {
+    void this.runs.get().then((run) => this.unfinished.set(run));
+  }
+
+  protected async letGo(): Promise<void> {
+    await this.runs.clear();
+    this.unfinished.set(null);
+  }
+
+  protected wholeSecond(at: number): string {
+    return sayClock(Math.max(0, Math.floor(at / 1000)) * 1000);
+  }
 
   protected async create(): Promise<void> {
     const sheet = emptySheet(freshId);
