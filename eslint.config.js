@@ -3,7 +3,7 @@ import angular from 'angular-eslint';
 import prettier from 'eslint-config-prettier';
 import tseslint from 'typescript-eslint';
 
-/** Houses and who may enter them: see docs/design.md. */
+/** Houses and who may enter them: see CONTRIBUTING.md. */
 const onlyIndex = {
   patterns: [{ regex: '^\\.{1,2}/.*core/(?!index$)', message: "import core's index only" }],
 };

@@ -79,16 +79,17 @@ export class CombinationCard {
       ? { ...countCombination(combination), seconds: toSeconds(Math.round(study.ms / 10) * 10) }
       : null;
   });
-  /** Which limb does each move, for the stance chosen. */
+  /** Which limb does each move, for the stance chosen; a line for each turn where moves take turns. */
   protected readonly limbs = computed(() => {
-    const [first] = this.study()?.turns ?? [];
-    return (
-      first?.walk.steps
-        .flatMap(({ step, stance }) =>
-          step.content.flatMap((each) => (each.kind === 'move' ? (limbOf(each, stance) ?? []) : [])),
-        )
-        .join(', ') ?? ''
-    );
+    const turns = this.study()?.turns ?? [];
+    return turns.map(({ walk, ms }, index) => {
+      const limbs = walk.steps.flatMap(({ step, stance }) =>
+        step.content.flatMap((each) => (each.kind === 'move' ? (limbOf(each, stance) ?? []) : [])),
+      );
+      return turns.length > 1
+        ? `Turn ${index + 1}, ${toSeconds(Math.round(ms / 10) * 10)} s: ${limbs.join(', ')}`
+        : limbs.join(', ');
+    });
   });
   protected readonly seams = computed(() => {
     const study = this.study();

@@ -79,6 +79,12 @@ describe('a combination of the book, open', () => {
     expect(host.querySelector('.fit')?.textContent).toContain('Fits the double-end bag');
   });
 
+  it('shows each turn with its own limbs and seconds', async () => {
+    const { host } = await setUp('2 [bk / swk]');
+    expect(host.textContent).toContain('Turn 1, 1.3 s: right hand, right leg');
+    expect(host.textContent).toContain('Turn 2, 1.25 s: right hand, left leg');
+  });
+
   it('says each stuck place once, though it is stuck in every turn', async () => {
     const { host } = await setUp('1 2 4 [bk / swk]');
     expect(
