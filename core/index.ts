@@ -37,6 +37,7 @@ export * from './run/clock';
 export * from './run/run';
 export * from './run/done';
 export * from './run/cues';
+export * from './calls/say';
 export * from './formats/sheet-json';
 export * from './formats/book-json';
 export * from './book/schema';

@@ -25,6 +25,8 @@ export class SettingsService {
   private readonly document = inject(DOCUMENT);
   private readonly state = signal<Settings>(settingsSchema.parse({}));
   readonly settings = this.state.asReadonly();
+  /** What was chosen before the remembered choices had been read; it wins over them. */
+  private early: Partial<Settings> = {};
   /** Settles when the remembered choices have been read. */
   readonly loaded: Promise<void>;
 
@@ -39,11 +41,12 @@ export class SettingsService {
   private async load(): Promise<void> {
     const stored = await this.database.choices.get('settings');
     const parsed = settingsSchema.safeParse(stored?.value);
-    if (parsed.success) this.state.set(parsed.data);
+    if (parsed.success) this.state.set({ ...parsed.data, ...this.early });
   }
 
   change(change: Partial<Settings>): void {
     this.state.update((before) => ({ ...before, ...change }));
-    void this.database.choices.put({ key: 'settings', value: this.state() });
+    this.early = { ...this.early, ...change };
+    void this.loaded.then(() => this.database.choices.put({ key: 'settings', value: this.state() }));
   }
 }

@@ -3,7 +3,8 @@ import { compile, type Timeline } from '../session/compile';
 import type { Block, Piece } from '../session/schema';
 import { emptySheet } from '../session/template';
 import { clockAt, handOver, setRunning, setTo, sourceAt, stoppedClock } from './clock';
-import { callFor, cues, sayCombination } from './cues';
+import { callFor, sayCombination } from '../calls/say';
+import { cues } from './cues';
 import { stretchesOf, whatWasDone } from './done';
 import { begin, go, leafIndexOf, notice, pause, positionOf, resume, stopNow, takeUp, type RunState } from './run';
 import { readCombination } from '../notation/read';
@@ -169,6 +170,20 @@ describe('what is heard', () => {
     ]);
     expect(all).toContain('27 count 3');
     expect(all.filter((cue) => cue.includes('change'))).toEqual([]);
+  });
+
+  it('the bell that ends a round stands before an open break, and the next one after it, at the same second', () => {
+    const all = cues(
+      timelineOf(block('round', 20_000), block('rest', null), block('round', 20_000), block('rest', null)),
+      3,
+    );
+    const bells = all.filter((cue) => cue.kind.endsWith('bell'));
+    expect(bells.map((cue) => [cue.at, cue.kind, cue.breaksBefore])).toEqual([
+      [0, 'start bell', 0],
+      [20_000, 'end bell', 0],
+      [20_000, 'start bell', 1],
+      [40_000, 'end bell', 1],
+    ]);
   });
 
   it('marks changes inside a round', () => {

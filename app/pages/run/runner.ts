@@ -50,8 +50,9 @@ export class Runner {
     return sheet ? compile(sheet) : null;
   });
   readonly state = signal<RunState | null>(null);
-  /** Last reading of the clock the run goes by. */
+  /** Last reading of the clock the run goes by, and of the page's clock at the same look. */
   private readonly source = signal<SourceTime>(0);
+  private page: SourceTime = 0;
   readonly position = computed(() => {
     const state = this.state();
     return state ? positionOf(state, this.source()) : 0;
@@ -119,6 +120,8 @@ export class Runner {
 
   go(where: 'back' | 'forward' | 'repeat'): void {
     const timeline = this.timeline();
+    // Said again, even where it is the same piece.
+    this.lastIndex = -2;
     if (timeline) this.change((state, now) => go(state, timeline, where, now));
   }
 
@@ -134,22 +137,36 @@ export class Runner {
     if (after !== state) this.set(after);
   }
 
-  private readSource(): SourceTime {
-    return this.onAudio ? (this.sound.now() ?? performance.now()) : performance.now();
+  /** Reads both clocks at one moment. */
+  private read(): SourceTime {
+    this.page = performance.now();
+    const source = this.onAudio ? (this.sound.now() ?? this.page) : this.page;
+    this.source.set(source);
+    return source;
   }
 
   private now(): Moment {
-    return { source: this.readSource(), wall: Date.now() };
+    return { source: this.read(), wall: Date.now() };
   }
 
-  /** Everything planned ahead is dropped and planned anew from the new state. */
+  /** A new state by somebody's doing: what was planned ahead is silenced and planned anew. */
   private set(state: RunState): void {
-    this.sound.silence();
     this.state.set(state);
-    this.source.set(this.readSource());
-    const at = positionOf(state, this.source());
-    this.nextCue = this.cues().findIndex((cue) => cue.at >= at - 1);
-    if (this.nextCue < 0) this.nextCue = this.cues().length;
+    this.read();
+    this.replan();
+    this.settle(state);
+  }
+
+  private replan(): void {
+    this.sound.silence();
+    const state = this.state();
+    const at = state ? positionOf(state, this.source()) : 0;
+    const next = this.cues().findIndex((cue) => cue.at >= at - 1 && cue.breaksBefore >= (state?.breaksPassed ?? 0));
+    this.nextCue = next < 0 ? this.cues().length : next;
+  }
+
+  /** What follows from any new state, whoever made it. */
+  private settle(state: RunState): void {
     this.keep(true);
     this.announce();
     if (state.phase === 'over') void this.finish(state);
@@ -159,10 +176,13 @@ export class Runner {
     const [state, timeline] = [this.state(), this.timeline()];
     if (!state || !timeline || state.phase === 'over') return;
     this.changeClocks(state);
-    const now = this.now();
-    const noticed = notice(this.state() ?? state, timeline, now);
-    if (noticed !== this.state()) this.set(noticed);
-    else this.source.set(now.source);
+    const before = this.state() ?? state;
+    const noticed = notice(before, timeline, this.now());
+    // Time brought a break or the end: the bell that rings there rings out.
+    if (noticed !== before) {
+      this.state.set(noticed);
+      this.settle(noticed);
+    }
     this.schedule();
     this.announce();
     this.keep(false);
@@ -172,23 +192,27 @@ export class Runner {
   private changeClocks(state: RunState): void {
     const audio = this.sound.now();
     if (this.onAudio === (audio !== null)) return;
-    const page = performance.now();
-    if (audio !== null) {
-      this.state.set({ ...state, clock: handOver(state.clock, page, audio) });
-      this.onAudio = true;
-    } else {
-      // The audio clock stands still once blocked: its last reading is where the session was last seen.
-      this.state.set({ ...state, clock: handOver(state.clock, this.source(), page) });
-      this.onAudio = false;
-    }
-    this.source.set(this.readSource());
+    // Blocked audio stands still at an unknown moment: both clocks were last read together at the last look.
+    const clock =
+      audio === null
+        ? handOver(state.clock, this.source(), this.page)
+        : handOver(state.clock, performance.now(), audio);
+    this.onAudio = audio !== null;
+    this.state.set({ ...state, clock });
+    this.read();
+    this.replan();
   }
 
+  /** Puts what is heard soon on the audio clock; nothing from behind an open break that has not been passed. */
   private schedule(): void {
     const state = this.state();
     if (state?.phase !== 'running' || !this.onAudio) return;
     const until = positionOf(state, this.source()) + lookAheadMs * this.rate;
-    for (let cue = this.cues()[this.nextCue]; cue && cue.at <= until; cue = this.cues()[(this.nextCue += 1)])
+    for (
+      let cue = this.cues()[this.nextCue];
+      cue && cue.at <= until && cue.breaksBefore <= state.breaksPassed;
+      cue = this.cues()[(this.nextCue += 1)]
+    )
       this.sound.playAt(cue.kind, sourceAt(state.clock, cue.at));
   }
 
