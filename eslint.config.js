@@ -46,7 +46,7 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: '^(?!\\.{1,2}/|zod$|fastest-levenshtein$)',
+              regex: '^(?!\\.{1,2}/|zod$|fastest-levenshtein$|pure-rand/)',
               message: 'core imports Zod and small pure libraries only',
             },
           ],

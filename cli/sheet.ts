@@ -4,25 +4,27 @@ import {
   findings,
   readStored,
   sayFault,
+  sayPlace,
   schemeOrSix,
   tally,
+  textsOf,
   toSeconds,
   writeCombination,
   writeSheetJson,
+  writeTempoText,
   type Sheet,
 } from '../core/index';
-import { BadInput, readSheet } from './io';
+import { BadInput, readSheet, readSheetAs } from './io';
 
 /** A sheet whose text can be read throughout; timeline and tally make no sense of anything else. */
 function readableSheet(path: string): Sheet {
-  const sheet = readSheet(path);
+  const { sheet, faults } = readSheet(path);
+  const wrong = faults.find(({ level }) => level === 'error');
+  if (wrong) throw new BadInput(`${path}: ${sayPlace(wrong)}: ${wrong.what}; ${wrong.mend}`);
   for (const [blockAt, block] of sheet.blocks.entries())
-    for (const [pieceAt, piece] of block.pieces.entries()) {
-      const text = piece.kind === 'combination' ? piece.text : piece.kind === 'build' ? piece.goal : null;
-      const read = text === null ? null : readStored(text);
-      if (read && !read.ok)
-        throw new BadInput(`${path}: blocks[${blockAt}].pieces[${pieceAt}]: ${sayFault(read.fault)}`);
-    }
+    for (const [pieceAt, piece] of block.pieces.entries())
+      for (const read of textsOf(piece).map(readStored))
+        if (!read.ok) throw new BadInput(`${path}: blocks[${blockAt}].pieces[${pieceAt}]: ${sayFault(read.fault)}`);
   return sheet;
 }
 
@@ -30,9 +32,22 @@ const twoPlaces = (value: number): number => Math.round(value * 100) / 100;
 const roundAll = (record: Readonly<Record<string, number>>): Record<string, number> =>
   Object.fromEntries(Object.entries(record).map(([key, value]) => [key, twoPlaces(value)]));
 
-/** `tempo check FILE`: what a coach should know about a sheet. */
+/** `tempo check FILE`: what a coach should know about a sheet; unreadable places of a text first. */
 export function check(path: string): unknown {
-  return { findings: findings(readSheet(path)).map(({ level, where, what, mend }) => ({ level, where, what, mend })) };
+  const { sheet, faults, lines } = readSheet(path);
+  const unread = new Set(faults.flatMap(({ level, pieceId }) => (level === 'error' && pieceId ? [pieceId] : [])));
+  const places = faults.map((fault) => {
+    const { level, what, mend, line, column, read } = fault;
+    const shown = read && !what.includes(read) ? `"${read}": ${what}` : what;
+    return { level, where: sayPlace(fault), what: shown, mend, line, column, read };
+  });
+  const derived = findings(sheet)
+    .filter(({ kind, pieceId }) => kind !== 'unread' || pieceId === undefined || !unread.has(pieceId))
+    .map(({ level, where, what, mend, pieceId, blockId }) => {
+      const line = lines.get(pieceId ?? blockId ?? '');
+      return { level, where, what, mend, ...(line === undefined ? {} : { line }) };
+    });
+  return { findings: [...places, ...derived] };
 }
 
 /** `tempo timeline FILE`: every leaf of the session, in order. */
@@ -80,39 +95,47 @@ export function tallySheet(path: string): unknown {
   };
 }
 
-const formats = ['json'];
+const formats = [
+  {
+    name: 'json',
+    ending: '.json',
+    what: 'a sheet, schema in docs/formats/sheet-1.schema.json',
+    write: writeSheetJson,
+  },
+  {
+    name: 'tempo-text',
+    ending: '.tempo.txt',
+    what: 'a sheet as text, docs/formats/tempo-text.md',
+    write: writeTempoText,
+  },
+] as const;
 
 /** Formats that `tempo export` and `tempo import` know. */
 export function formatHelp(): unknown {
-  return {
-    formats: formats.map((name) => ({
-      name,
-      ending: '.json',
-      what: 'a sheet, schema in docs/formats/sheet-1.schema.json',
-    })),
-  };
+  return { formats: formats.map(({ name, ending, what }) => ({ name, ending, what })) };
 }
 
-function knownFormat(name: string | undefined): void {
-  if (name === undefined || !formats.includes(name))
-    throw new BadInput(`format ${name ?? 'missing'}: write ${formats.join(', ')}`);
+function formatNamed(name: string | undefined): (typeof formats)[number] {
+  const wanted = name === 'text' || name === 'tempo' || name === 'tempo.txt' ? 'tempo-text' : name;
+  const found = formats.find((format) => format.name === wanted);
+  if (!found) throw new BadInput(`format ${name ?? 'missing'}: write ${formats.map((each) => each.name).join(', ')}`);
+  return found;
 }
 
-/** `tempo export FILE --to FORMAT [--out PATH]`. */
+/** `tempo export FILE --to FORMAT [--out PATH]`: the sheet as JSON, or the text of any other format in `text`. */
 export function exportSheet(path: string, to: string | undefined, out: string | undefined): unknown {
-  knownFormat(to);
-  const sheet = readSheet(path);
-  if (out === undefined) return sheet;
+  const format = formatNamed(to);
+  const { sheet } = readSheet(path);
+  if (out === undefined) return format.name === 'json' ? sheet : { format: format.name, text: format.write(sheet) };
   try {
-    writeFileSync(out, writeSheetJson(sheet));
+    writeFileSync(out, format.write(sheet));
   } catch {
     throw new BadInput(`${out}: cannot be written; give a path in a folder that exists`);
   }
   return { written: out };
 }
 
-/** `tempo import PATH --from FORMAT`. */
+/** `tempo import PATH --from FORMAT`: the sheet as JSON, whatever the file is called. */
 export function importSheet(path: string, from: string | undefined): unknown {
-  knownFormat(from);
-  return readSheet(path);
+  return formatNamed(from).name === 'json' ? readSheetAs(path, 'json') : readSheetAs(path, 'text');
 }

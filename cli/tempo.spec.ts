@@ -12,7 +12,7 @@ interface Answer {
   json: Record<string, unknown>;
 }
 
-function tempo(args: readonly string[], input = ''): Answer {
+export function tempo(args: readonly string[], input = ''): Answer {
   const run = spawnSync(process.execPath, ['cli/run.mjs', ...args], { input, encoding: 'utf8' });
   return {
     status: run.status,
@@ -22,7 +22,7 @@ function tempo(args: readonly string[], input = ''): Answer {
   };
 }
 
-function refused(args: readonly string[], said: RegExp, input = ''): void {
+export function refused(args: readonly string[], said: RegExp, input = ''): void {
   const { status, out, error } = tempo(args, input);
   expect(status).withContext(args.join(' ')).toBe(2);
   expect(out).toBe('');

@@ -1,10 +1,11 @@
 import { parseArgs } from 'node:util';
 import { build } from './build';
+import { calldrill } from './calldrill';
 import { combo } from './combo';
 import { BadInput } from './io';
 import { check, exportSheet, formatHelp, importSheet, tallySheet, timeline } from './sheet';
 
-const usage = 'write tempo combo|build|check|timeline|tally|export|import …; docs/cli.md describes them';
+const usage = 'write tempo combo|build|calldrill|check|timeline|tally|export|import …; docs/cli.md describes them';
 
 const options = {
   scheme: { type: 'string' },
@@ -19,6 +20,12 @@ const options = {
   to: { type: 'string' },
   from: { type: 'string' },
   out: { type: 'string' },
+  seconds: { type: 'string' },
+  seed: { type: 'string' },
+  least: { type: 'string' },
+  most: { type: 'string' },
+  'gap-least': { type: 'string' },
+  'gap-most': { type: 'string' },
   help: { type: 'boolean' },
 } as const;
 
@@ -36,6 +43,8 @@ function answer(args: string[]): unknown {
       return combo(rest[0], values);
     case 'build':
       return build(rest, values);
+    case 'calldrill':
+      return calldrill(values);
     case 'check':
       return check(oneFile(rest));
     case 'timeline':

@@ -2,7 +2,8 @@ import type { Milliseconds } from '../units';
 
 /** The side in front (lead) or behind (rear). Left and right are worked out for an athlete's stance. */
 export type Side = 'lead' | 'rear';
-export type Target = 'head' | 'body' | 'leg';
+export const targets = ['head', 'body', 'leg'] as const;
+export type Target = (typeof targets)[number];
 
 export const families = [
   'punch',

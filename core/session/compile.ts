@@ -2,17 +2,19 @@ import type { Combination } from '../notation/combination';
 import type { Milliseconds, PaceFactor, SessionTime } from '../units';
 import { paceOf, type Effort } from './effort';
 import type { Block, BlockKind, Piece, Sheet } from './schema';
-import { perRound, piecesLength, stageLengths, stagesOf } from './stages';
+import { earlyPart } from '../progressions/build';
+import type { DrillCall } from '../progressions/call-drill';
+import { fillsHalf, perRound, piecesLength, scriptOf, stageLengths, stagesOf } from './stages';
 import { readStored } from './stored';
 
 /** What somebody does in a leaf. `unplanned` is time of a block that no piece fills. */
-export type Doing = 'combination' | 'own-time' | 'words' | 'free' | 'unplanned';
+export type Doing = 'combination' | 'own-time' | 'words' | 'calls' | 'change-over' | 'free' | 'unplanned';
 
 /** A stretch of the timeline that is not parted any further. */
 export interface Leaf {
   readonly at: SessionTime;
   readonly ms: Milliseconds;
-  readonly kind: 'piece' | 'stage' | 'show' | 'rest';
+  readonly kind: 'piece' | 'stage' | 'show' | 'rest' | 'change-over';
   readonly block: BlockKind;
   readonly blockId: string;
   /** null where the block itself, or the rest between its repeats, is meant. */
@@ -27,10 +29,18 @@ export interface Leaf {
   /** Breath between repetitions. */
   readonly gapMs: Milliseconds;
   readonly combination: Combination | null;
+  /** What is done between repetitions, in the coach's words. */
+  readonly between: string | null;
   readonly otherStance: 'carry on mirrored' | 'reset';
+  /** Whether the class stands the other way round than the sheet says. */
+  readonly mirrored: boolean;
   /** Places of the new moves in a stage. */
   readonly added: readonly number[];
+  /** Places of the early moves that a stage should be reminded of. */
+  readonly remind: readonly number[];
   readonly stage: { readonly number: number; readonly of: number } | null;
+  /** The script of a calls drill, from the leaf's beginning. */
+  readonly script: readonly DrillCall[];
   readonly words: string | null;
   readonly open: boolean;
 }
@@ -63,7 +73,7 @@ export function blockName(block: Block, round: number | null): string {
   return block.title ? `${name} · ${block.title}` : name;
 }
 
-type Content = Omit<Leaf, 'at' | 'block' | 'blockId' | 'round' | 'label'> & { readonly detail?: string };
+type Content = Omit<Leaf, 'at' | 'block' | 'blockId' | 'round' | 'label' | 'mirrored'> & { readonly detail?: string };
 
 const nothing = {
   effort: 'steady',
@@ -71,8 +81,11 @@ const nothing = {
   nonStop: false,
   gapMs: usualGapMs,
   combination: null,
+  between: null,
   otherStance: 'carry on mirrored',
   added: [],
+  remind: [],
+  script: [],
   stage: null,
   words: null,
   open: false,
@@ -96,7 +109,17 @@ function plainContent(block: Block, piece: Exclude<Piece, { kind: 'build' }>): C
     case 'own-time':
       return { ...base, doing: 'own-time', detail: 'own time' };
     case 'words':
-      return { ...base, doing: 'words', words: piece.words, detail: piece.words };
+      return { ...base, doing: 'words', words: piece.words, ...(piece.words ? { detail: piece.words } : {}) };
+    case 'change-over':
+      return { ...base, kind: 'change-over', doing: 'change-over', detail: 'switch stance' };
+    case 'calls':
+      return {
+        ...base,
+        doing: 'calls',
+        between: piece.between ?? null,
+        script: scriptOf(piece),
+        detail: `${piece.drill} calls`,
+      };
     case 'combination': {
       const read = readStored(piece.text);
       return {
@@ -106,6 +129,7 @@ function plainContent(block: Block, piece: Exclude<Piece, { kind: 'build' }>): C
         words: piece.words ?? (read.ok ? null : piece.text),
         nonStop: piece.nonStop ?? false,
         gapMs: piece.nonStop ? 0 : (piece.gapMs ?? usualGapMs),
+        between: piece.between ?? null,
         otherStance: piece.otherStance ?? 'carry on mirrored',
         ...(piece.words ? { detail: piece.words } : {}),
       };
@@ -126,6 +150,7 @@ function buildContents(block: Block, piece: Extract<Piece, { kind: 'build' }>, r
     pace: paceOf(piece.effort, piece.focus),
     nonStop: piece.nonStop ?? false,
     gapMs: piece.nonStop ? 0 : (piece.gapMs ?? usualGapMs),
+    between: piece.between ?? null,
   };
   const content = (index: number, ms: Milliseconds): Content[] => {
     const stage = stages[index];
@@ -137,6 +162,7 @@ function buildContents(block: Block, piece: Extract<Piece, { kind: 'build' }>, r
         doing: 'combination',
         combination: stage.combination,
         added: stage.added,
+        remind: earlyPart(stages, index),
         stage: { number: index + 1, of: stages.length },
         detail: `stage ${index + 1} of ${stages.length}`,
       },
@@ -146,9 +172,8 @@ function buildContents(block: Block, piece: Extract<Piece, { kind: 'build' }>, r
   return stages.flatMap((_, index) => content(index, lengths[index] ?? 0));
 }
 
-/** What fills one pass through a block, cut at the block's end; time that nothing fills is said to be unplanned. */
-function passContents(block: Block, repeat: number): Content[] {
-  const whole = block.ms ?? 0;
+/** What fills one pass through a block, cut at its end; time that nothing fills is said to be unplanned. */
+function passContents(block: Block, repeat: number, whole: Milliseconds): Content[] {
   const own: Content = {
     ...nothing,
     kind: leafKind(block),
@@ -171,6 +196,32 @@ function passContents(block: Block, repeat: number): Content[] {
 }
 
 /**
+ * One pass, first natural and then mirrored in the same time: pieces that fill the half are done twice, pieces that fill
+ * the whole are done in half their time each.
+ */
+function learnThenMirror(block: Block, repeat: number): (Content & { readonly second: boolean })[] {
+  const whole = block.ms ?? 0;
+  const half = Math.floor(whole / 2);
+  const once = fillsHalf(block)
+    ? passContents(block, repeat, half)
+    : passContents(block, repeat, whole).map((content) => ({ ...content, ms: Math.floor(content.ms / 2) }));
+  const natural = once.map((content) => ({ ...content, second: false }));
+  const left = whole - 2 * once.reduce((sum, { ms }) => sum + ms, 0);
+  // Halving may leave some thousandths over; the last part takes them.
+  const mirrored = once.map((content, at) => ({
+    ...content,
+    ms: content.ms + (at === once.length - 1 ? left : 0),
+    second: true,
+  }));
+  return [...natural, ...mirrored].filter(({ ms }) => ms > 0);
+}
+
+/** Whether the class changes over before a repeat: before every second one, or before a block that is not repeated. */
+function changesOver(block: Block, repeat: number): boolean {
+  return block.switchStance === true && ((block.times ?? 1) === 1 || repeat % 2 === 1);
+}
+
+/**
  * Lays a sheet out on its clock: every piece, stage, show and rest with its beginning and length. A round whose pieces
  * do not add up is never stretched: what is too long is cut at the bell and what is missing stands as `unplanned`
  * (`findings` reports both).
@@ -181,40 +232,47 @@ export function compile(sheet: Sheet): Timeline {
   let at: SessionTime = 0;
   let rounds = 0;
   let openBreaks = 0;
+  let turned = false;
   const classPace = sheet.class.pace ?? 1;
+  const put = (content: Omit<Leaf, 'at'>): void => {
+    leaves.push({ ...content, at });
+    at += content.ms;
+    if (content.open) openBreaks += 1;
+  };
   for (const block of sheet.blocks) {
     const times = block.times ?? 1;
     for (let repeat = 0; repeat < times; repeat += 1) {
       const round = block.kind === 'round' ? (rounds += 1) : null;
       const name = blockName(block, round);
-      for (const { detail, ...content } of passContents(block, repeat)) {
-        leaves.push({
+      if (changesOver(block, repeat)) turned = !turned;
+      const contents = block.learnThenMirror
+        ? learnThenMirror(block, repeat)
+        : passContents(block, repeat, block.ms ?? 0).map((content) => ({ ...content, second: false }));
+      for (const { detail, second, ...content } of contents) {
+        if (content.doing === 'change-over') turned = !turned;
+        put({
           ...content,
           pace: content.pace * classPace,
-          at,
           block: block.kind,
           blockId: block.id,
           round,
+          mirrored: turned !== second,
           label: detail ? `${name} · ${detail}` : name,
         });
-        at += content.ms;
-        if (content.open) openBreaks += 1;
       }
-      if (repeat + 1 < times && block.restMs) {
-        leaves.push({
+      if (repeat + 1 < times && block.restMs)
+        put({
           ...nothing,
           kind: 'rest',
           pieceId: null,
           ms: block.restMs,
           doing: 'words',
-          at,
           block: 'rest',
           blockId: block.id,
           round: null,
+          mirrored: turned,
           label: 'Rest',
         });
-        at += block.restMs;
-      }
     }
   }
   return { ms: at, openBreaks, rounds, leaves };

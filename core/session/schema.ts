@@ -1,4 +1,6 @@
 import * as z from 'zod';
+import { targets } from '../moves/kind';
+import { buildKinds } from '../progressions/build';
 import { focusNames, effortNames } from './effort';
 
 /** The format's name in every file, and the version this program writes and reads. */
@@ -7,45 +9,79 @@ export const sheetVersion = 1;
 
 export const blockKinds = ['warm-up', 'show', 'round', 'rest', 'conditioning', 'core', 'cool-down'] as const;
 export const bagKinds = ['shadow', 'heavy', 'standing', 'double-end', 'reflex', 'speed', 'pads'] as const;
+export const drillKinds = ['count', 'direction', 'go'] as const;
 export const levels = ['beginner', 'intermediate', 'advanced'] as const;
 
 const day = 24 * 3600 * 1000;
 const ms = z.int().min(1000).max(day).describe('whole milliseconds, at least one second');
 const id = z.string().min(1).max(64);
 const words = z.string().max(400);
+const note = z.string().max(4000);
 /** Combinations are kept as text in the six-number scheme; text that cannot be read is kept as it was typed. */
 const combinationText = z.string().max(100_000);
 
 const effort = z.union([z.enum(effortNames), z.number().min(10).max(100)]);
 const timing = { id, ms, effort: effort.default('steady'), focus: z.enum(focusNames).optional() };
 
+const breath = {
+  nonStop: z.boolean().optional(),
+  gapMs: z.int().min(0).max(60_000).optional().describe('breath between repetitions; 3 s unless told'),
+  between: words.optional().describe('what is done between repetitions'),
+};
+
 const combinationPiece = z.strictObject({
   kind: z.literal('combination'),
   ...timing,
   text: combinationText,
   words: words.optional(),
-  nonStop: z.boolean().optional(),
-  gapMs: z.int().min(0).max(60_000).optional().describe('breath between repetitions; 3 s unless told'),
-  between: words.optional().describe('what is done between repetitions'),
+  ...breath,
   otherStance: z.enum(['carry on mirrored', 'reset']).optional(),
 });
 const ownTimePiece = z.strictObject({ kind: z.literal('own-time'), ...timing });
 const wordsPiece = z.strictObject({ kind: z.literal('words'), ...timing, words });
+const changeOverPiece = z.strictObject({ kind: z.literal('change-over'), ...timing });
+
+const callsPiece = z.strictObject({
+  kind: z.literal('calls'),
+  ...timing,
+  drill: z.enum(drillKinds),
+  least: z.int().min(1).max(20).describe('fewest punches of an answer; direction and go begin there'),
+  most: z.int().min(1).max(20).describe('most punches of an answer; direction and go grow to there'),
+  gapLeastMs: z.int().min(0).max(60_000).optional().describe('least stillness after an answer; 1 s unless told'),
+  gapMostMs: z.int().min(0).max(60_000).optional().describe('longest stillness after an answer; 4 s unless told'),
+  seed: z.int().min(0).max(4_294_967_295).optional().describe('the same seed gives the same script; 1 unless told'),
+  between: words.optional(),
+});
+
+const oneTo99 = z.int().min(1).max(99);
 const buildPiece = z.strictObject({
   kind: z.literal('build'),
   id,
   effort: effort.default('steady'),
   focus: z.enum(focusNames).optional(),
-  build: z.literal('ladder'),
-  goal: combinationText,
+  build: z.enum(buildKinds),
+  goal: combinationText.describe('empty for the alternator'),
+  second: combinationText.optional().describe('the other goal of a join'),
   defence: z.enum(['rides', 'own']).default('rides'),
+  kick: z.enum(['opposite', 'same']).optional().describe('kick-close'),
+  cuts: z.array(z.int().min(1).max(10_000)).max(99).optional().describe('chunks, counted in moves'),
+  from: oneTo99.optional().describe('alternator'),
+  to: oneTo99.optional().describe('alternator and amount'),
+  again: z.boolean().optional().describe('pyramid and kick-close: up once more'),
+  pattern: z.array(z.enum(targets)).min(1).max(24).optional().describe('levels'),
   every: z
     .union([z.literal('round'), z.array(ms).min(1).max(500)])
     .describe('length of a stage, or of each stage, or one stage a round'),
-  nonStop: z.boolean().optional(),
-  gapMs: z.int().min(0).max(60_000).optional(),
+  ...breath,
 });
-const piece = z.discriminatedUnion('kind', [combinationPiece, ownTimePiece, wordsPiece, buildPiece]);
+const piece = z.discriminatedUnion('kind', [
+  combinationPiece,
+  ownTimePiece,
+  wordsPiece,
+  buildPiece,
+  callsPiece,
+  changeOverPiece,
+]);
 
 const block = z
   .strictObject({
@@ -57,7 +93,17 @@ const block = z
     goal: z.int().min(1).max(100_000).optional().describe('punches to reach'),
     times: z.int().min(1).max(99).optional(),
     restMs: ms.optional().describe('rest between the repeats'),
-    note: words.optional(),
+    switchStance: z
+      .boolean()
+      .optional()
+      .describe('the class changes over before it; repeated: before every second one'),
+    learnThenMirror: z.boolean().optional().describe('first half natural, second half mirrored, same length'),
+    says: z
+      .array(z.strictObject({ words, atMs: z.int().min(0).max(day) }))
+      .max(100)
+      .optional()
+      .describe('calls of the coach, from the beginning of the block'),
+    note: note.optional(),
     pieces: z.array(piece).max(500),
   })
   .refine((each) => each.ms !== null || each.kind === 'rest', { path: ['ms'], error: 'only a rest may be open' });
@@ -85,6 +131,17 @@ const plainSheet = z.strictObject({
   numbers: z.union([z.enum(['six', 'eight']), ownNumbersSchema]).default('six'),
   stance: z.enum(['orthodox', 'southpaw']).default('orthodox'),
   bag: z.enum(bagKinds).default('shadow'),
+  parts: z
+    .array(z.strictObject({ name: z.string().min(1).max(40), text: combinationText }))
+    .max(99)
+    .optional()
+    .describe('named combinations, to be typed by name'),
+  head: z
+    .array(z.strictObject({ key: z.string().min(1).max(60), value: words }))
+    .max(50)
+    .optional()
+    .describe('lines of a text head that this program does not know'),
+  note: note.optional(),
   blocks: z.array(block).max(500),
 });
 

@@ -1,4 +1,6 @@
-import { ladder, type Stage } from '../progressions/ladder';
+import { buildUp, goalsOf } from '../progressions/build';
+import { callDrill, usualDrill, type DrillCall } from '../progressions/call-drill';
+import type { Stage } from '../progressions/ladder';
 import type { Milliseconds } from '../units';
 import type { Block, PieceOf } from './schema';
 import { readStored } from './stored';
@@ -9,11 +11,24 @@ const remembered = new WeakMap<PieceOf<'build'>, readonly Stage[]>();
 export function stagesOf(build: PieceOf<'build'>): readonly Stage[] {
   let stages = remembered.get(build);
   if (!stages) {
-    const goal = readStored(build.goal);
-    stages = goal.ok ? ladder(goal.value, build.defence) : [];
+    const goals = goalTexts(build).flatMap((text) => {
+      const read = readStored(text);
+      return read.ok ? [read.value] : [];
+    });
+    stages = buildUp(build.build, goals, build);
     remembered.set(build, stages);
   }
   return stages;
+}
+
+/** The kept texts of what a build works towards. */
+export function goalTexts(build: PieceOf<'build'>): string[] {
+  return [build.goal, build.second ?? ''].slice(0, goalsOf(build.build));
+}
+
+/** Every combination kept in a piece, read or not. */
+export function textsOf(piece: Block['pieces'][number]): string[] {
+  return piece.kind === 'combination' ? [piece.text] : piece.kind === 'build' ? goalTexts(piece) : [];
 }
 
 /** How long each stage lasts; where lengths were given for fewer stages the last one goes on. */
@@ -38,4 +53,30 @@ export function perRound(piece: Block['pieces'][number]): piece is PieceOf<'buil
 /** Time the pieces of one pass through a block ask for, stages a round left out. */
 export function piecesLength(block: Block): Milliseconds {
   return total(block.pieces.map(pieceLength));
+}
+
+/** Whether the pieces of a block that is learnt and then mirrored fill its half, so that they are done twice. */
+export function fillsHalf(block: Block): boolean {
+  return block.learnThenMirror === true && block.ms !== null && 2 * piecesLength(block) === block.ms;
+}
+
+const scripts = new WeakMap<PieceOf<'calls'>, readonly DrillCall[]>();
+
+/** The script of a calls drill. Remembered by the piece, which is never changed in place. */
+export function scriptOf(piece: PieceOf<'calls'>): readonly DrillCall[] {
+  let script = scripts.get(piece);
+  if (!script) {
+    const { drill, ms, least, most } = piece;
+    script = callDrill({
+      kind: drill,
+      ms,
+      least,
+      most: Math.max(least, most),
+      seed: piece.seed ?? usualDrill.seed,
+      gapLeastMs: piece.gapLeastMs ?? usualDrill.gapLeastMs,
+      gapMostMs: piece.gapMostMs ?? usualDrill.gapMostMs,
+    });
+    scripts.set(piece, script);
+  }
+  return script;
 }

@@ -83,6 +83,11 @@ function freePlan(leaf: Leaf): LeafPlan {
 export function planLeaf(leaf: Leaf): LeafPlan {
   if (leaf.kind === 'show' || leaf.kind === 'rest') return emptyPlan;
   if (leaf.doing === 'own-time') return freePlan(leaf);
+  if (leaf.doing === 'calls') {
+    const punches = leaf.script.reduce((sum, call) => sum + call.punches, 0);
+    const counts = { ...noCounts(), punches, strikes: punches, moves: punches };
+    return { repetitions: 0, counts, least: punches, most: punches };
+  }
   if (leaf.doing !== 'combination' || !leaf.combination) return emptyPlan;
   if (leaf.combination.items[0]?.kind === 'freestyle') return freePlan(leaf);
   const repetitions = repetitionsIn(
@@ -192,7 +197,7 @@ export function tally(timeline: Timeline, stance: Stance): Tally {
     if (plan.repetitions > 0 && leaf.combination) {
       for (const [name, count] of Object.entries(countByMove(leaf.combination)))
         byMove[name] = (byMove[name] ?? 0) + count * plan.repetitions;
-      spreadLeaf(spread, leaf, plan.repetitions, stance);
+      spreadLeaf(spread, leaf, plan.repetitions, leaf.mirrored ? mirrorStance(stance) : stance);
     } else addFree(spread, plan);
   }
   return {

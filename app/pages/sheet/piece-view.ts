@@ -4,6 +4,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { mdiDotsVertical, mdiDragVertical, mdiPencilOutline } from '@mdi/js';
 import {
   effortNames,
+  pieceName,
   planLeaf,
   readStored,
   sayClock,
@@ -12,6 +13,7 @@ import {
   spell,
   stagesOf,
   studyOf,
+  textsOf,
   type Effort,
   type Leaf,
   type Milliseconds,
@@ -59,25 +61,15 @@ export class PieceView {
     return build ? stagesOf(build).length : 0;
   });
   protected readonly goal = computed(() => spell(this.build()?.goal ?? '', this.scheme()));
-  protected readonly name = computed(() => {
-    const { piece } = this.row();
-    switch (piece.kind) {
-      case 'combination':
-        return piece.words ? `${piece.words}, ${spell(piece.text, this.scheme())}` : spell(piece.text, this.scheme());
-      case 'words':
-        return piece.words;
-      case 'own-time':
-        return 'own time';
-      case 'build':
-        return `ladder to ${this.goal()}`;
-    }
-  });
+  protected readonly name = computed(() => pieceName(this.row().piece, this.scheme()));
   /** Why kept text cannot be read, or null. */
   protected readonly unread = computed(() => {
     const { piece } = this.row();
-    const text = piece.kind === 'combination' ? piece.text : piece.kind === 'build' ? piece.goal : null;
-    const read = text === null ? null : readStored(text);
-    return read && !read.ok ? { text, why: sayFault(read.fault) } : null;
+    for (const text of textsOf(piece)) {
+      const read = readStored(text);
+      if (!read.ok) return { text, why: sayFault(read.fault) };
+    }
+    return null;
   });
   protected readonly leaf = computed(() => this.row().leaves[0] ?? null);
   /** Whether the combination ends in the other stance, so that somebody has to say how it goes on. */

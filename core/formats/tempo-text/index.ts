@@ -1,0 +1,3 @@
+export { readTempoText, type FromText } from './read';
+export { writeTempoText } from './write';
+export { sayPlace, type TextFault } from './line';

@@ -1,0 +1,167 @@
+// A generator of whole sheets, shared by the property tests. Holds no tests of its own.
+import fc from 'fast-check';
+import { anyCombination } from '../notation/arbitrary.spec';
+import { writeCombination } from '../notation/write';
+import { buildKinds, goalsOf } from '../progressions/build';
+import { effortNames, focusNames } from './effort';
+import { bagKinds, blockKinds, levels, sheetFormat, sheetVersion, type Block, type Piece, type Sheet } from './schema';
+
+const maybe = <T>(key: string, value: fc.Arbitrary<T>): fc.Arbitrary<Record<string, T>> =>
+  fc.option(value, { nil: null }).map((got): Record<string, T> => (got === null ? {} : { [key]: got }));
+const merged = (...parts: fc.Arbitrary<object>[]): fc.Arbitrary<object> =>
+  fc.tuple(...parts).map((all) => Object.assign({}, ...all) as object);
+
+const ms = fc.oneof(
+  fc.integer({ min: 1, max: 40 }).map((count) => count * 5000),
+  fc.integer({ min: 1000, max: 7_300_000 }),
+);
+/** Words as a coach writes them, and words that could be taken for something else. */
+const words = fc.oneof(
+  fc.constantFrom(
+    'easy feet',
+    '1 2',
+    'own time',
+    'call go 3',
+    'x3 a / b',
+    'strong: not an effort',
+    'hands "high"',
+    '  spaces ',
+    'gap 2s',
+    'a\nb',
+    '// no comment',
+    '0:30 more',
+    '“quoted”',
+    'technique',
+    'reset',
+    '',
+  ),
+  fc.string({ maxLength: 30 }),
+);
+const text = anyCombination.map((combination) => writeCombination(combination));
+const effort = fc.oneof(fc.constantFrom(...effortNames), fc.integer({ min: 10, max: 100 }));
+const timed = merged(fc.record({ ms, effort }), maybe('focus', fc.constantFrom(...focusNames)));
+const breath = merged(
+  maybe('nonStop', fc.constant(true)),
+  maybe('gapMs', fc.integer({ min: 0, max: 60_000 })),
+  maybe('between', words),
+);
+
+const piece: fc.Arbitrary<object> = fc.oneof(
+  merged(
+    fc.record({ kind: fc.constant('combination'), text }),
+    timed,
+    breath,
+    maybe(
+      'words',
+      words.filter((each) => each !== ''),
+    ),
+    maybe('otherStance', fc.constantFrom('reset', 'carry on mirrored')),
+  ),
+  merged(fc.record({ kind: fc.constantFrom('own-time', 'change-over') }), timed),
+  merged(fc.record({ kind: fc.constant('words'), words }), timed),
+  merged(
+    fc.record({
+      kind: fc.constant('calls'),
+      drill: fc.constantFrom('count', 'direction', 'go'),
+      least: fc.integer({ min: 1, max: 4 }),
+      most: fc.integer({ min: 4, max: 20 }),
+    }),
+    timed,
+    maybe('seed', fc.integer({ min: 0, max: 4_294_967_295 })),
+    fc.option(
+      fc.record({ gapLeastMs: fc.integer({ min: 0, max: 2000 }), gapMostMs: fc.integer({ min: 2000, max: 9000 }) }),
+      { nil: {} },
+    ),
+    maybe('between', words),
+  ),
+  fc.constantFrom(...buildKinds).chain((build) =>
+    merged(
+      fc.record({
+        kind: fc.constant('build'),
+        build: fc.constant(build),
+        effort,
+        goal: goalsOf(build) === 0 ? fc.constant('') : text,
+        defence: fc.constantFrom('rides', 'own'),
+        every: fc.oneof(fc.constant('round'), fc.array(ms, { minLength: 1, maxLength: 3 })),
+      }),
+      goalsOf(build) === 2 ? fc.record({ second: text }) : fc.constant({}),
+      maybe('focus', fc.constantFrom(...focusNames)),
+      maybe('kick', fc.constantFrom('opposite', 'same')),
+      maybe('cuts', fc.array(fc.integer({ min: 1, max: 12 }), { minLength: 1, maxLength: 3 })),
+      maybe('from', fc.integer({ min: 1, max: 5 })),
+      maybe('to', fc.integer({ min: 5, max: 9 })),
+      maybe('again', fc.constant(true)),
+      maybe('pattern', fc.array(fc.constantFrom('head', 'body', 'leg'), { minLength: 1, maxLength: 4 })),
+      breath,
+    ),
+  ),
+);
+
+const block: fc.Arbitrary<object> = fc.constantFrom(...blockKinds).chain((kind) =>
+  merged(
+    fc.record({
+      kind: fc.constant(kind),
+      ms: kind === 'rest' ? fc.option(ms) : ms,
+      pieces: fc.array(piece, { maxLength: 4 }),
+    }),
+    maybe('title', words),
+    maybe('bag', fc.constantFrom(...bagKinds)),
+    maybe('goal', fc.integer({ min: 1, max: 100_000 })),
+    maybe('times', fc.integer({ min: 1, max: 12 })),
+    maybe('restMs', ms),
+    maybe('switchStance', fc.constant(true)),
+    maybe('learnThenMirror', fc.constant(true)),
+    maybe(
+      'says',
+      fc.array(fc.record({ words, atMs: fc.integer({ min: 0, max: 600_000 }) }), { minLength: 1, maxLength: 2 }),
+    ),
+    maybe(
+      'note',
+      fc.array(fc.string({ maxLength: 20 }), { minLength: 1, maxLength: 3 }).map((lines) => lines.join('\n')),
+    ),
+  ),
+);
+
+const head: fc.Arbitrary<object> = merged(
+  fc.record({
+    title: words,
+    numbers: fc.oneof(
+      fc.constantFrom('six', 'eight'),
+      fc.constant({ name: 'Tower, "own"', beyondSix: [{ number: 7, move: 'bk' }] }),
+    ),
+    stance: fc.constantFrom('orthodox', 'southpaw'),
+    bag: fc.constantFrom(...bagKinds),
+    class: merged(
+      maybe('people', fc.integer({ min: 0, max: 500 })),
+      maybe('leftHanded', fc.integer({ min: 0, max: 500 })),
+      maybe('level', fc.constantFrom(...levels)),
+      maybe('pace', fc.constantFrom(0.3, 0.85, 1.15, 2.5)),
+      maybe(
+        'note',
+        words.filter((each) => each !== ''),
+      ),
+    ),
+  }),
+  maybe(
+    'parts',
+    fc.tuple(text, text).map(([a, b]) => [
+      { name: 'A', text: a },
+      { name: 'Finish2', text: b },
+    ]),
+  ),
+  maybe('head', fc.constant([{ key: 'coach', value: 'Wren, "the first"' }])),
+  maybe('note', fc.constant('last words\n\nafter an empty line')),
+);
+
+/** Sheets over the whole schema, with ids by place as the text's reader gives them. */
+export const anySheet: fc.Arbitrary<Sheet> = fc.tuple(head, fc.array(block, { maxLength: 5 })).map(([top, blocks]) => ({
+  format: sheetFormat,
+  version: sheetVersion,
+  id: 'tempo-text',
+  ...(top as Pick<Sheet, 'title' | 'class' | 'numbers' | 'stance' | 'bag'>),
+  blocks: (blocks as Block[]).map((each, at) => ({
+    ...each,
+    id: `b${at + 1}`,
+    pieces: each.pieces.map((inner, index): Piece => ({ ...inner, id: `b${at + 1}p${index + 1}` })),
+  })),
+}));

@@ -1,0 +1,72 @@
+import { tally } from '../../tally/planned';
+import { blockName, compile } from '../compile';
+import type { Sheet } from '../schema';
+import { schemeOf } from '../stored';
+import { announcedFindings } from './announced';
+import type { Checked, Finding, Place } from './finding';
+import { buildFindings, lengthFindings, sayFindings, seamFindings, unreadFindings } from './pieces';
+import { allOutFindings, balanceFindings, goalFindings, restFindings, warmUpFindings } from './training';
+
+export type { Finding, Mend } from './finding';
+
+function sheetFindings(sheet: Sheet): Finding[] {
+  const found: Finding[] = [];
+  const scheme = schemeOf(sheet.numbers);
+  if (!scheme.ok)
+    found.push({
+      level: 'error',
+      kind: 'numbers',
+      where: 'Numbers',
+      what: scheme.fault.what,
+      mend: scheme.fault.mend,
+      mends: [],
+    });
+  if (sheet.blocks.length === 0)
+    found.push({
+      level: 'note',
+      kind: 'empty',
+      where: 'Sheet',
+      what: 'the sheet is empty',
+      mend: 'type a combination and press Enter, or add a round',
+      mends: [],
+    });
+  return found;
+}
+
+const rank = { error: 0, warning: 1, note: 2 } as const;
+
+/**
+ * Everything worth saying about a sheet, errors first. Derived; the sheet is not changed.
+ * @example findings(sheet).filter((finding) => finding.level === 'error')
+ */
+export function findings(sheet: Sheet): Finding[] {
+  const timeline = compile(sheet);
+  const checked: Checked = { sheet, timeline, tally: tally(timeline, sheet.stance) };
+  const rounds = new Map<string, number | null>();
+  for (const leaf of timeline.leaves)
+    if (leaf.block === 'round' && !rounds.has(leaf.blockId)) rounds.set(leaf.blockId, leaf.round);
+  const places = sheet.blocks.map((block): Place => ({
+    sheet,
+    block,
+    name: blockName(block, rounds.get(block.id) ?? null),
+  }));
+  const found = [
+    ...sheetFindings(sheet),
+    ...places.flatMap((place) => [
+      ...lengthFindings(place),
+      ...sayFindings(place),
+      ...place.block.pieces.flatMap((piece) => [
+        ...unreadFindings(place, piece),
+        ...buildFindings(place, piece),
+        ...seamFindings(place, piece),
+      ]),
+    ]),
+    ...goalFindings(checked, places),
+    ...announcedFindings(checked, places),
+    ...warmUpFindings(checked),
+    ...restFindings(checked, places),
+    ...allOutFindings(checked),
+    ...balanceFindings(checked),
+  ];
+  return found.sort((a, b) => rank[a.level] - rank[b.level]);
+}
