@@ -82,7 +82,11 @@ function finding(
   };
 }
 
-function sheetReal({ timeline, tally }: Checked, thing: Thing): Real | null {
+/** Fewer punches than this in a sheet's title name a combination and not the session's total. */
+const leastTotal = 20;
+
+function sheetReal({ timeline, tally }: Checked, { thing, count }: Announced): Real | null {
+  if ((thing === 'punch' || thing === 'strike') && count < leastTotal) return null;
   switch (thing) {
     case 'round':
       return { counts: [timeline.rounds] };
@@ -152,7 +156,7 @@ export function announcedFindings(checked: Checked, places: readonly Place[]): F
   const { sheet } = checked;
   const found: Finding[] = [];
   for (const announced of announcedIn(sheet.title)) {
-    const real = sheetReal(checked, announced.thing);
+    const real = sheetReal(checked, announced);
     if (real && !keeps(announced, real))
       found.push(
         finding(announced, real, 'Title', {}, (words) => ({
