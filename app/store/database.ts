@@ -34,12 +34,21 @@ export interface StoredChoice {
   readonly value: unknown;
 }
 
+/** A state of a sheet that undo or redo leads to, numbered in the order of the changes. */
+export interface StoredStep {
+  readonly sheetId: string;
+  readonly number: number;
+  readonly name: string;
+  readonly sheet: Sheet;
+}
+
 /** Everything the application keeps, in the browser. */
 @Injectable({ providedIn: 'root' })
 export class Database extends Dexie {
   declare readonly sheets: Table<StoredSheet, string>;
   declare readonly log: Table<StoredEntry, string>;
   declare readonly book: Table<StoredCombination, string>;
+  declare readonly steps: Table<StoredStep, [string, number]>;
   declare readonly choices: Table<StoredChoice, string>;
   declare readonly runs: Table<UnfinishedRun & { readonly key: 'current' }, string>;
 
@@ -52,5 +61,6 @@ export class Database extends Dexie {
       choices: 'key',
       runs: 'key',
     });
+    this.version(2).stores({ steps: '[sheetId+number], sheetId' });
   }
 }

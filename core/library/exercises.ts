@@ -201,7 +201,7 @@ export const exercises: readonly Exercise[] = [
     needs: 'mat',
   },
   {
-    name: 'Easy twists',
+    name: 'Loose twists',
     part: 'cool-down',
     ms: 45_000,
     how: 'Feet wide, arms loose, let them wrap round you from side to side.',

@@ -8,7 +8,7 @@ export interface SessionTemplate {
 }
 
 const coolDown = (length: '2:00' | '3:00' | '4:00'): string =>
-  `cool-down ${length}\n${length === '2:00' ? '  1:00 Easy twists\n  1:00 Long breaths' : length === '3:00' ? '  1:00 Easy twists\n  1:00 Hip stretch, both sides\n  1:00 Long breaths' : '  1:00 Easy twists\n  1:00 Hip stretch, both sides\n  1:00 Hamstrings, both sides\n  1:00 Long breaths'}`;
+  `cool-down ${length}\n${length === '2:00' ? '  1:00 Loose twists\n  1:00 Long breaths' : length === '3:00' ? '  1:00 Loose twists\n  1:00 Hip stretch, both sides\n  1:00 Long breaths' : '  1:00 Loose twists\n  1:00 Hip stretch, both sides\n  1:00 Hamstrings, both sides\n  1:00 Long breaths'}`;
 const warmUp = `warm-up 5:00
   2:00 Skipping, easy feet
   0:45 Arm circles, both ways
@@ -20,7 +20,7 @@ export const sessionTemplates: readonly SessionTemplate[] = [
   {
     id: 'ten-alone',
     what: 'Ten minutes of shadow alone, one ladder and a free minute',
-    text: `# Ten minutes, no bag\nbag: shadow\nlevel: beginner\nwarm-up 2:00\n  1:00 March and reach\n  1:00 Trunk turns in stance\nround 3:00 "Up to six"\n  build ladder every 0:30: 1 2 3b 2 5 2\nrest 0:30\nround 3:00 "Use it"\n  2:00: 1 2 3b 2 5 2\n  1:00 own time\ncool-down 1:30\n  0:45 Easy twists\n  0:45 Long breaths`,
+    text: `# Ten minutes, no bag\nbag: shadow\nlevel: beginner\nwarm-up 2:00\n  1:00 March and reach\n  1:00 Trunk turns in stance\nround 3:00 "Up to six"\n  build ladder every 0:30: 1 2 3b 2 5 2\nrest 0:30\nround 3:00 "Use it"\n  2:00: 1 2 3b 2 5 2\n  1:00 own time\ncool-down 1:30\n  0:45 Loose twists\n  0:45 Long breaths`,
   },
   {
     id: 'first-bag',
@@ -60,6 +60,6 @@ export const sessionTemplates: readonly SessionTemplate[] = [
   {
     id: 'hour-mixed',
     what: 'An hour for a mixed class: ladders, kicks, goals, calls, core',
-    text: `# One hour, everyone\nbag: heavy\nlevel: intermediate\nclass: 12 people\nwarm-up 8:00\n  2:00 Skipping, easy feet\n  1:00 Side steps, hands up\n  1:00 Arm circles, both ways\n  1:00 Squat and stand tall\n  3:00 easy shadow: freestyle\nshow 0:30: 1 2 3b 2 5 2\nround 3:00 "Ladder"\n  build ladder every 0:30: 1 2 3b 2 5 2\nrest 1:00\nround 3:00 "Pyramid"\n  build pyramid every 1:00: 2 3b\nrest 1:00\nround 3:00 x3 rest 1:00 "Punch goal" goal 120 switch stance: 1 2 3b 2\nrest open\nround 2:30 "Kick close"\n  build kick-close every 0:30: 1 2 3\nrest 1:00\nround 3:00 "Thirds"\n  1:00 technique: 1 2 bk\n  1:00 speed: 1 2\n  1:00 power: 2 3b 2\nrest 1:00\nround 3:00 "Calls" on shadow\n  1:00 call count 2-6\n  1:00 call direction 2\n  1:00 call go 3\nrest 1:00\nround 3:00 x3 rest 1:00 "Change every minute"\n  1:00: 1 2b 3 2\n  1:00 strong: 2 3b 2\n  1:00 easy own time\nrest 1:00\nround 2:00 "Closing round"\n  0:15 x8 strong 1 2 / 2 3b 2 / 3 2 / 1 2 3 / 1 2 / 2 3b 2 / 3 2 / 1 2 3\ncore 3:00\n  0:30 x6 Plank / Dead bug / Bridge / Slow punch crunch / Side plank left / Side plank right\ncool-down 4:00\n  1:00 Easy twists\n  1:00 Hip stretch, both sides\n  1:00 Hamstrings, both sides\n  1:00 Long breaths`,
+    text: `# One hour, everyone\nbag: heavy\nlevel: intermediate\nclass: 12 people\nwarm-up 8:00\n  2:00 Skipping, easy feet\n  1:00 Side steps, hands up\n  1:00 Arm circles, both ways\n  1:00 Squat and stand tall\n  3:00 easy shadow: freestyle\nshow 0:30: 1 2 3b 2 5 2\nround 3:00 "Ladder"\n  build ladder every 0:30: 1 2 3b 2 5 2\nrest 1:00\nround 3:00 "Pyramid"\n  build pyramid every 1:00: 2 3b\nrest 1:00\nround 3:00 x3 rest 1:00 "Punch goal" goal 120 switch stance: 1 2 3b 2\nrest open\nround 2:30 "Kick close"\n  build kick-close every 0:30: 1 2 3\nrest 1:00\nround 3:00 "Thirds"\n  1:00 technique: 1 2 bk\n  1:00 speed: 1 2\n  1:00 power: 2 3b 2\nrest 1:00\nround 3:00 "Calls" on shadow\n  1:00 call count 2-6\n  1:00 call direction 2\n  1:00 call go 3\nrest 1:00\nround 3:00 x3 rest 1:00 "Change every minute"\n  1:00: 1 2b 3 2\n  1:00 strong: 2 3b 2\n  1:00 easy own time\nrest 1:00\nround 2:00 "Closing round"\n  0:15 x8 strong 1 2 / 2 3b 2 / 3 2 / 1 2 3 / 1 2 / 2 3b 2 / 3 2 / 1 2 3\ncore 3:00\n  0:30 x6 Plank / Dead bug / Bridge / Slow punch crunch / Side plank left / Side plank right\ncool-down 4:00\n  1:00 Loose twists\n  1:00 Hip stretch, both sides\n  1:00 Hamstrings, both sides\n  1:00 Long breaths`,
   },
 ];

@@ -3,7 +3,7 @@ import type { Milliseconds, PaceFactor, SessionTime } from '../units';
 import { paceOf, type Effort } from './effort';
 import type { Block, BlockKind, Piece, Sheet } from './schema';
 import { earlyPart } from '../progressions/build';
-import type { DrillCall } from '../progressions/call-drill';
+import type { DrillCall, DrillKind } from '../progressions/call-drill';
 import { fillsHalf, perRound, piecesLength, scriptOf, stageLengths, stagesOf } from './stages';
 import { readStored } from './stored';
 
@@ -39,8 +39,11 @@ export interface Leaf {
   /** Places of the early moves that a stage should be reminded of. */
   readonly remind: readonly number[];
   readonly stage: { readonly number: number; readonly of: number } | null;
+  readonly drill: DrillKind | null;
   /** The script of a calls drill, from the leaf's beginning. */
   readonly script: readonly DrillCall[];
+  /** Calls of the coach's own, from the leaf's beginning. */
+  readonly says: readonly { readonly at: Milliseconds; readonly words: string }[];
   readonly words: string | null;
   readonly open: boolean;
 }
@@ -85,7 +88,9 @@ const nothing = {
   otherStance: 'carry on mirrored',
   added: [],
   remind: [],
+  drill: null,
   script: [],
+  says: [],
   stage: null,
   words: null,
   open: false,
@@ -117,6 +122,7 @@ function plainContent(block: Block, piece: Exclude<Piece, { kind: 'build' }>): C
         ...base,
         doing: 'calls',
         between: piece.between ?? null,
+        drill: piece.drill,
         script: scriptOf(piece),
         detail: `${piece.drill} calls`,
       };
@@ -216,6 +222,15 @@ function learnThenMirror(block: Block, repeat: number): (Content & { readonly se
   return [...natural, ...mirrored].filter(({ ms }) => ms > 0);
 }
 
+/** The coach's own calls that fall into a stretch of a block, counted from the stretch's beginning. */
+function saysWithin(block: Block, from: Milliseconds, ms: Milliseconds): Leaf['says'] {
+  if (!block.says) return nothing.says;
+  return block.says
+    .filter(({ atMs }) => atMs >= from && atMs < from + ms)
+    .map(({ atMs, words }) => ({ at: atMs - from, words }))
+    .sort((a, b) => a.at - b.at);
+}
+
 /** Whether the class changes over before a repeat: before every second one, or before a block that is not repeated. */
 function changesOver(block: Block, repeat: number): boolean {
   return block.switchStance === true && ((block.times ?? 1) === 1 || repeat % 2 === 1);
@@ -245,6 +260,7 @@ export function compile(sheet: Sheet): Timeline {
       const round = block.kind === 'round' ? (rounds += 1) : null;
       const name = blockName(block, round);
       if (changesOver(block, repeat)) turned = !turned;
+      const begin = at;
       const contents = block.learnThenMirror
         ? learnThenMirror(block, repeat)
         : passContents(block, repeat, block.ms ?? 0).map((content) => ({ ...content, second: false }));
@@ -257,6 +273,7 @@ export function compile(sheet: Sheet): Timeline {
           blockId: block.id,
           round,
           mirrored: turned !== second,
+          says: saysWithin(block, at - begin, content.ms),
           label: detail ? `${name} · ${detail}` : name,
         });
       }

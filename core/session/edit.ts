@@ -132,3 +132,8 @@ export function shiftPiece(sheet: Sheet, pieceId: string, by: -1 | 1): Sheet {
   const neighbour = rest.find((each) => each.ms !== null && each.kind !== 'rest');
   return neighbour ? movePiece(sheet, pieceId, neighbour.id, by < 0 ? neighbour.pieces.length : 0) : sheet;
 }
+
+/** Adds blocks one behind the other. */
+export function addBlocks(sheet: Sheet, blocks: readonly Block[], before: Before = null): Sheet {
+  return blocks.reduce((now, block) => addBlock(now, block, before), sheet);
+}

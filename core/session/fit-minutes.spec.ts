@@ -16,20 +16,24 @@ describe('fit to minutes', () => {
     const sheet = sheetOf('warm-up 5:00: freestyle\nround 3:00 x3 rest 1:00: 1 2b\ncool-down 3:00');
     const fitted = fitToMinutes(sheet, minutes(20));
     expect(fitted.ok && fitted.changes).toEqual([
-      'Warm-up: 5:00 → 5:30',
-      'Warm-up: freestyle: 5:00 → 5:30',
-      'Cool-down: 3:00 → 3:30',
+      'Warm-up: 5:00 → 5:35',
+      'Warm-up: freestyle: 5:00 → 5:35',
+      'Cool-down: 3:00 → 3:25',
     ]);
     expect(fitted.ok && compile(fitted.sheet).ms).toBe(minutes(20));
   });
 
   it('then moves rests within bounds, then whole rounds', () => {
     const sheet = sheetOf('warm-up 5:00: freestyle\nround 3:00 x6 rest 1:00: 1 2b\ncool-down 3:00');
+    // Rather a round less than a warm-up under five minutes.
     const shorter = fitToMinutes(sheet, minutes(25));
-    expect(shorter.ok && shorter.sheet.blocks[1]?.restMs).toBeLessThan(60_000);
-    expect(shorter.ok && rounds(shorter.sheet)).toEqual(['180x6']);
-    const short = fitToMinutes(sheet, minutes(15));
-    expect(short.ok && rounds(short.sheet)).toEqual(['180x3']);
+    expect(shorter.ok && rounds(shorter.sheet)).toEqual(['180x4']);
+    expect(shorter.ok && shorter.sheet.blocks[0]?.ms).toBeGreaterThanOrEqual(300_000);
+    const rests = fitToMinutes(sheet, minutes(29));
+    expect(rests.ok && compile(rests.sheet).ms).toBe(minutes(29));
+    // Seven minutes leave no choice: everything gives.
+    const tight = fitToMinutes(sheet, minutes(7.5));
+    expect(tight.ok && [tight.sheet.blocks[0]?.ms, ...rounds(tight.sheet)]).toEqual([minutes(3), '180x1']);
     const long = fitToMinutes(sheet, minutes(60));
     expect(long.ok && compile(long.sheet).ms).toBe(minutes(60));
     expect(long.ok && rounds(long.sheet)[0]).toMatch(/^180x1\d$/);

@@ -9,14 +9,33 @@ export type Fitted =
   | { readonly ok: true; readonly sheet: Sheet; readonly changes: readonly string[] }
   | { readonly ok: false; readonly nearest: readonly Milliseconds[] };
 
-/** How far blocks may be stretched or cut (house values, from the trade's usual lengths, trade page, section 6). */
-const bounds: Partial<Record<BlockKind, { readonly least: Milliseconds; readonly most: Milliseconds }>> = {
-  'warm-up': { least: 180_000, most: 600_000 },
-  'cool-down': { least: 90_000, most: 480_000 },
-  core: { least: 120_000, most: 360_000 },
-  conditioning: { least: 60_000, most: 300_000 },
+interface Bounds {
+  readonly block: Partial<Record<BlockKind, { readonly least: Milliseconds; readonly most: Milliseconds }>>;
+  readonly rest: { readonly least: Milliseconds; readonly most: Milliseconds };
+}
+
+/**
+ * How far blocks may be stretched or cut: gently first, with more or fewer rounds, then as far as it goes (house values,
+ * from the trade's usual lengths, trade page, section 6).
+ */
+const gentle: Bounds = {
+  block: {
+    'warm-up': { least: 300_000, most: 480_000 },
+    'cool-down': { least: 150_000, most: 300_000 },
+    core: { least: 180_000, most: 300_000 },
+    conditioning: { least: 120_000, most: 240_000 },
+  },
+  rest: { least: 45_000, most: 75_000 },
 };
-const restBounds = { least: 30_000, most: 90_000 };
+const wide: Bounds = {
+  block: {
+    'warm-up': { least: 180_000, most: 600_000 },
+    'cool-down': { least: 90_000, most: 480_000 },
+    core: { least: 120_000, most: 360_000 },
+    conditioning: { least: 60_000, most: 300_000 },
+  },
+  rest: { least: 30_000, most: 90_000 },
+};
 /** Rests move in steps of five seconds, and by single seconds only where nothing else can. */
 const restSteps: readonly Milliseconds[] = [5000, 1000];
 const usualRest: Milliseconds = 60_000;
@@ -38,10 +57,10 @@ function stretches(block: Block): boolean {
   return !block.pieces.some((piece) => piece.kind === 'build') && (block.says ?? []).length === 0;
 }
 
-function slackOf(block: Block): Slack[] {
+function slackOf(block: Block, bounds: Bounds): Slack[] {
   const times = block.times ?? 1;
   const slack: Slack[] = [];
-  const limit = block.kind === 'rest' ? restBounds : bounds[block.kind];
+  const limit = block.kind === 'rest' ? bounds.rest : bounds.block[block.kind];
   if (limit && block.ms !== null && stretches(block)) {
     // A length that the coach chose beyond the usual stays possible; every piece keeps a second.
     const least = Math.max(Math.min(limit.least, block.ms), block.pieces.length * 5000);
@@ -59,8 +78,8 @@ function slackOf(block: Block): Slack[] {
       blockId: block.id,
       what: 'between',
       ms: block.restMs,
-      least: Math.min(restBounds.least, block.restMs),
-      most: Math.max(restBounds.most, block.restMs),
+      least: Math.min(bounds.rest.least, block.restMs),
+      most: Math.max(bounds.rest.most, block.restMs),
       weight: times - 1,
     });
   return slack;
@@ -101,9 +120,9 @@ function withLengths(sheet: Sheet, lengths: ReadonlyMap<Slack, Milliseconds>): S
 }
 
 /** The most and the least that a sheet can take with its rounds as they are. */
-function reach(sheet: Sheet): { least: Milliseconds; most: Milliseconds } {
+function reach(sheet: Sheet, bounds: Bounds): { least: Milliseconds; most: Milliseconds } {
   const { ms } = compile(sheet);
-  const slack = sheet.blocks.flatMap(slackOf);
+  const slack = sheet.blocks.flatMap((block) => slackOf(block, bounds));
   return {
     least: ms + slack.reduce((sum, each) => sum + (each.least - each.ms) * each.weight, 0),
     most: ms + slack.reduce((sum, each) => sum + (each.most - each.ms) * each.weight, 0),
@@ -111,8 +130,8 @@ function reach(sheet: Sheet): { least: Milliseconds; most: Milliseconds } {
 }
 
 /** Moves single lengths until the whole is right: what frames the class first, then rests in steps. Null where it cannot be. */
-function stretchTo(sheet: Sheet, target: Milliseconds): Sheet | null {
-  const slack = sheet.blocks.flatMap(slackOf);
+function stretchTo(sheet: Sheet, target: Milliseconds, bounds: Bounds): Sheet | null {
+  const slack = sheet.blocks.flatMap((block) => slackOf(block, bounds));
   const lengths = new Map(slack.map((each) => [each, each.ms]));
   const at = (each: Slack): Milliseconds => lengths.get(each) ?? each.ms;
   let missing = target - compile(sheet).ms;
@@ -206,17 +225,19 @@ export function fitToMinutes(sheet: Sheet, target: Milliseconds): Fitted {
     if (ms < target) nearest.below = Math.max(nearest.below ?? ms, ms);
     else if (ms > target) nearest.above = Math.min(nearest.above ?? ms, ms);
   };
-  let now: Sheet | null = sheet;
-  for (let tries = 0; now && tries < mostTries; tries += 1) {
-    const { least, most } = reach(now);
-    if (target >= least && target <= most) {
-      const fitted = stretchTo(now, target);
-      if (fitted) return { ok: true, sheet: fitted, changes: listChanges(sheet, fitted) };
+  for (const bounds of [gentle, wide]) {
+    let now: Sheet | null = sheet;
+    for (let tries = 0; now && tries < mostTries; tries += 1) {
+      const { least, most } = reach(now, bounds);
+      if (target >= least && target <= most) {
+        const fitted = stretchTo(now, target, bounds);
+        if (fitted) return { ok: true, sheet: fitted, changes: listChanges(sheet, fitted) };
+      }
+      note(least);
+      note(most);
+      if (fewer ? most < target : least > target) break;
+      now = fewer ? oneRoundLess(now) : oneRoundMore(now);
     }
-    note(least);
-    note(most);
-    if (fewer ? most < target : least > target) break;
-    now = fewer ? oneRoundLess(now) : oneRoundMore(now);
   }
   return { ok: false, nearest: [nearest.below, nearest.above].filter((ms) => ms !== null) };
 }

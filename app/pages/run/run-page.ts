@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { Router, RouterLink } from '@angular/router';
 import { mdiClose, mdiFullscreen, mdiPause, mdiPlay, mdiReplay, mdiSkipNext, mdiSkipPrevious, mdiStop } from '@mdi/js';
 import {
+  writeCombination,
+  earlyMoves,
   blockName,
   compile,
   planLeaf,
@@ -134,6 +136,12 @@ export class RunPage {
     return next.blockId === this.runner.leaf()?.blockId && next.label.includes(' · ')
       ? (next.label.split(' · ').at(-1) ?? next.label)
       : next.label;
+  }
+
+  /** The early moves of a stage that attention drifts away from. */
+  protected remindOf(leaf: Leaf): string | null {
+    const early = earlyMoves(leaf);
+    return early ? writeCombination(early, this.scheme()) : null;
   }
 
   constructor() {

@@ -4,6 +4,7 @@ import { interval } from 'rxjs';
 import {
   begin,
   callFor,
+  innerCalls,
   compile,
   cues,
   go,
@@ -32,6 +33,8 @@ import { SoundService } from '../../services/sound.service';
 import { UnfinishedRunService } from '../../services/unfinished-run.service';
 
 /** Sounds are put on the audio clock this long ahead, so that a page whose timers are throttled still keeps time. */
+/** A call is not said later than this. */
+const latestCallMs = 700;
 const lookAheadMs = 3000;
 const lookEveryMs = 100;
 const keepEveryMs = 400;
@@ -76,6 +79,11 @@ export class Runner {
   private nextCue = 0;
   private lastKept = 0;
   private lastIndex = -2;
+  private lastInner = -1;
+  private readonly inner = computed(() => {
+    const leaf = this.leaf();
+    return leaf ? innerCalls(leaf) : [];
+  });
   private rate = 1;
   private frame = 0;
 
@@ -185,6 +193,7 @@ export class Runner {
     }
     this.schedule();
     this.announce();
+    this.callInside();
     this.keep(false);
   }
 
@@ -222,10 +231,28 @@ export class Runner {
     const state = this.state();
     if (!state || index === this.lastIndex) return;
     this.lastIndex = index;
+    this.lastInner = -1;
     const leaf = this.leaf();
     const words = index < 0 ? 'Get ready.' : leaf ? callFor(leaf) : '';
     this.said.set(words);
     if (words && state.phase === 'running') this.sound.say(words);
+  }
+
+  /** Says the drill's and the coach's own calls inside a piece, each at its second. */
+  private callInside(): void {
+    const [state, leaf] = [this.state(), this.leaf()];
+    if (!state || !leaf || state.phase !== 'running') return;
+    const at = positionOf(state, this.source()) - leaf.at;
+    const calls = this.inner();
+    const now = calls.findLastIndex((call) => call.at <= at);
+    if (now === this.lastInner) return;
+    const call = calls[now];
+    // Going back is silent, and so is a call that was jumped over.
+    const fresh = now > this.lastInner && call !== undefined && at - call.at < latestCallMs * this.rate;
+    this.lastInner = now;
+    if (!fresh) return;
+    this.said.set(call.words);
+    this.sound.say(call.words);
   }
 
   private keep(now: boolean): void {

@@ -2,7 +2,15 @@ import { CdkDrag, CdkDragHandle, CdkDropList, type CdkDragDrop } from '@angular/
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import { mdiContentDuplicate, mdiDeleteOutline, mdiDotsVertical, mdiDragVertical } from '@mdi/js';
-import { blockName, sayClock, type Block, type Milliseconds, type Piece, type Scheme } from '../../../core/index';
+import {
+  blockName,
+  sayClock,
+  type Block,
+  type Milliseconds,
+  type Piece,
+  type Scheme,
+  type Sheet,
+} from '../../../core/index';
 import { ClockField } from '../../parts/clock-field';
 import { Icon } from '../../parts/icon';
 import type { BlockRow } from './editor';
@@ -27,9 +35,12 @@ export class BlockView {
   readonly row = input.required<BlockRow>();
   readonly scheme = input.required<Scheme>();
   readonly selected = input<string | null>(null);
+  readonly marked = input<ReadonlySet<string>>(new Set());
   readonly pieceLists = input<readonly string[]>([]);
 
+  readonly mended = output<(sheet: Sheet) => Sheet>();
   readonly picked = output<string>();
+  readonly clicked = output<{ readonly id: string; readonly event: MouseEvent }>();
   readonly changed = output<Partial<Omit<Block, 'id'>>>();
   readonly pieceChanged = output<Piece>();
   readonly edited = output<string>();

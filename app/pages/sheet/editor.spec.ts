@@ -49,6 +49,33 @@ describe('the editor', () => {
     expect(editor.canUndo()).toBeFalse();
   });
 
+  it('undoes and redoes after a reload, as far as before', async () => {
+    const { editor, sheet } = await setUp();
+    for (let step = 0; step < 5; step += 1) editor.apply(round);
+    editor.undo();
+    editor.undo();
+    await until(() => editor.saving() === 'saved');
+    const again = TestBed.runInInjectionContext(() => new Editor());
+    await again.open(sheet.id);
+    expect(again.sheet()?.blocks.length).toBe(3);
+    again.redo();
+    expect(again.sheet()?.blocks.length).toBe(4);
+    for (let step = 0; step < 4; step += 1) again.undo();
+    expect(again.sheet()?.blocks.length).toBe(0);
+    expect(again.canUndo()).toBeFalse();
+    await until(() => again.saving() === 'saved');
+  });
+
+  it('begins anew where the sheet was changed elsewhere', async () => {
+    const { editor, sheets, sheet } = await setUp();
+    editor.apply(round);
+    await until(() => editor.saving() === 'saved');
+    await sheets.put({ ...sheet, title: 'Another hand' });
+    const again = TestBed.runInInjectionContext(() => new Editor());
+    await again.open(sheet.id);
+    expect([again.sheet()?.title, again.canUndo()]).toEqual(['Another hand', false]);
+  });
+
   it('keeps a selection that is there', async () => {
     const { editor } = await setUp();
     editor.apply(round);

@@ -5,12 +5,14 @@ import {
   compile,
   findings,
   schemeOrSix,
+  sheetSchema,
   tally,
   type Block,
   type Leaf,
   type Piece,
   type Sheet,
 } from '../../../core/index';
+import { HistoryService, mostSteps } from '../../services/history.service';
 import { SheetsService } from '../../services/sheets.service';
 
 /** A piece as the run sheet shows it: with the leaves that its first pass, or its stages a round, come to. */
@@ -27,31 +29,43 @@ export interface BlockRow {
   readonly pieces: readonly PieceRow[];
 }
 
+/** A state of the sheet. */
 interface Step {
   readonly sheet: Sheet;
   /** Changes under one name, one after the other, are undone as one (typing a title). */
   readonly name: string;
+  /** Its number among the states kept for this sheet. */
+  readonly number: number;
 }
 
-const mostSteps = 300;
+/** A state on its way into storage. */
+interface Write {
+  readonly sheet: Sheet;
+  readonly number: number;
+  readonly remember: () => Promise<void>;
+}
 
 /** The sheet being edited: its states, what is derived from it, and its way into storage. */
 @Injectable()
 export class Editor {
   private readonly sheets = inject(SheetsService);
   private readonly state = signal<Sheet | null>(null);
-  private readonly past = signal<readonly Step[]>([]);
-  private readonly future = signal<readonly Step[]>([]);
-  private readonly writes = new Subject<Sheet>();
-  private lastName = '';
+  private readonly history = inject(HistoryService);
+  private readonly steps = signal<readonly Step[]>([]);
+  private readonly at = signal(0);
+  private readonly writes = new Subject<Write>();
+  /** Whether the next change of the same name belongs to the last one. */
+  private merging = false;
 
   readonly sheet = this.state.asReadonly();
   readonly missing = signal(false);
   readonly saving = signal<'saved' | 'saving' | 'failed'>('saved');
   /** Id of the block or piece that the keys act on. */
   readonly selected = signal<string | null>(null);
-  readonly canUndo = computed(() => this.past().length > 0);
-  readonly canRedo = computed(() => this.future().length > 0);
+  /** Ids of the rows that are marked, to be changed together. */
+  readonly marked = signal<ReadonlySet<string>>(new Set());
+  readonly canUndo = computed(() => this.at() > 0);
+  readonly canRedo = computed(() => this.at() < this.steps().length - 1);
   readonly scheme = computed(() => schemeOrSix(this.state()?.numbers ?? 'six'));
 
   readonly timeline = computed(() => {
@@ -71,9 +85,9 @@ export class Editor {
   constructor() {
     this.writes
       .pipe(
-        concatMap((sheet) =>
-          from(this.sheets.put(sheet)).pipe(
-            map(() => sheet),
+        concatMap((write) =>
+          from(this.write(write)).pipe(
+            map(() => write.sheet),
             catchError(() => {
               this.saving.set('failed');
               return EMPTY;
@@ -91,7 +105,11 @@ export class Editor {
 
   private rowsOf(sheet: Sheet | null, leaves: readonly Leaf[]): BlockRow[] {
     const byBlock = new Map<string, Leaf[]>();
-    for (const leaf of leaves) byBlock.set(leaf.blockId, [...(byBlock.get(leaf.blockId) ?? []), leaf]);
+    for (const leaf of leaves) {
+      const own = byBlock.get(leaf.blockId);
+      if (own) own.push(leaf);
+      else byBlock.set(leaf.blockId, [leaf]);
+    }
     let at = 0;
     return (sheet?.blocks ?? []).map((block) => {
       const own = (byBlock.get(block.id) ?? []).filter((leaf) => block.kind === 'rest' || leaf.kind !== 'rest');
@@ -109,10 +127,14 @@ export class Editor {
 
   async open(id: string): Promise<void> {
     const sheet = await this.sheets.get(id);
+    const kept = sheet ? await this.history.get(sheet) : null;
     this.missing.set(sheet === null);
+    this.steps.set(kept?.steps ?? (sheet ? [{ sheet, name: '', number: 0 }] : []));
+    this.at.set(kept?.at ?? 0);
+    if (sheet && !kept) await this.history.put(0, '', sheet);
+    this.merging = false;
     this.state.set(sheet);
-    this.past.set([]);
-    this.future.set([]);
+    this.marked.set(new Set());
     this.selected.set(sheet?.blocks[0]?.id ?? null);
   }
 
@@ -122,38 +144,52 @@ export class Editor {
     if (!before) return;
     const after = change(before);
     if (after === before) return;
-    if (!name || name !== this.lastName)
-      this.past.update((steps) => [...steps.slice(1 - mostSteps), { sheet: before, name }]);
-    this.lastName = name;
-    this.future.set([]);
-    this.show(after);
+    const now = this.steps()[this.at()];
+    const merges = this.merging && name !== '' && now?.name === name;
+    const number = (now?.number ?? 0) + (merges ? 0 : 1);
+    const kept = this.steps().slice(merges ? 0 : Math.max(0, this.at() + 2 - mostSteps), this.at() + (merges ? 0 : 1));
+    this.steps.set([...kept, { sheet: after, name, number }]);
+    this.at.set(kept.length);
+    this.merging = true;
+    this.show({ sheet: after, number, remember: () => this.history.put(number, name, after) });
   }
 
   undo(): void {
-    this.step(this.past, this.future);
+    this.step(-1);
   }
 
   redo(): void {
-    this.step(this.future, this.past);
+    this.step(1);
   }
 
-  private step(source: typeof this.past, other: typeof this.past): void {
-    const step = source().at(-1);
-    const now = this.state();
-    if (!step || !now) return;
-    source.update((steps) => steps.slice(0, -1));
-    other.update((steps) => [...steps, { sheet: now, name: step.name }]);
-    this.lastName = '';
-    this.show(step.sheet);
+  private step(by: -1 | 1): void {
+    const to = this.steps()[this.at() + by];
+    // Kept states come from storage, so they are looked at before they are shown.
+    const read = to ? sheetSchema.safeParse(to.sheet) : null;
+    if (!to || !read?.success) return;
+    this.at.update((at) => at + by);
+    this.merging = false;
+    const { number } = to;
+    this.show({ sheet: read.data, number, remember: () => this.history.goTo(to.sheet.id, number) });
   }
 
-  private show(sheet: Sheet): void {
+  /** Writes a state, unless typing went on in the meantime: then a later state of the same step is on its way. */
+  private async write({ sheet, number, remember }: Write): Promise<void> {
+    if (sheet !== this.state() && number === this.steps()[this.at()]?.number) return;
+    await this.sheets.put(sheet);
+    await remember();
+  }
+
+  private show(write: Write): void {
+    const { sheet } = write;
     this.saving.set('saving');
-    this.writes.next(sheet);
     this.state.set(sheet);
+    this.writes.next(write);
     const ids = new Set(sheet.blocks.flatMap((block) => [block.id, ...block.pieces.map((piece) => piece.id)]));
     const selected = this.selected();
     if (selected === null || !ids.has(selected)) this.selected.set(sheet.blocks.at(-1)?.id ?? null);
+    if ([...this.marked()].some((id) => !ids.has(id)))
+      this.marked.update((marked) => new Set([...marked].filter((id) => ids.has(id))));
   }
 
   /** The block that the selection is, or stands in. */

@@ -65,10 +65,33 @@ describe('the entry line', () => {
     await press('Enter');
     await type('Own time');
     await press('Enter');
-    expect(entered).toEqual([
-      { what: 'words', text: 'plank, elbows under the shoulders', ms: 45_000 },
-      { what: 'own-time', text: '', ms: null },
+    expect(entered.map(({ what, ms, pieces }) => [what, ms, pieces?.[0]?.kind])).toEqual([
+      ['line', 45_000, 'words'],
+      ['line', null, 'own-time'],
     ]);
+    expect(entered[0]?.pieces?.[0]).toEqual(
+      jasmine.objectContaining({ words: 'plank, elbows under the shoulders', ms: 45_000 }),
+    );
+  });
+
+  it('takes builds, calls drills, options and several names in one line', async () => {
+    const { entered, type, press } = await setUp();
+    for (const line of [
+      'build pyramid every 0:20: 1 2 3',
+      '1:00 call go 3',
+      '0:20 strong nonstop: 1 2',
+      '0:40 x2 plank / dead bug',
+    ]) {
+      await type(line);
+      await press('Enter');
+    }
+    expect(entered.map(({ pieces }) => pieces?.map((piece) => piece.kind))).toEqual([
+      ['build'],
+      ['calls'],
+      ['combination'],
+      ['words', 'words'],
+    ]);
+    expect(entered[2]?.pieces?.[0]).toEqual(jasmine.objectContaining({ effort: 'strong', nonStop: true, ms: 20_000 }));
   });
 
   it('takes a repair with one key and takes it back with the same', async () => {

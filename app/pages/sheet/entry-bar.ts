@@ -16,9 +16,12 @@ import {
   bookParts,
   countCombination,
   isWorthSaying,
+  pieceName,
   readClock,
+  readPieceLine,
   repairsFor,
   sayClock,
+  sheetPartsOf,
   spell,
   studyOf,
   takeIn,
@@ -27,17 +30,21 @@ import {
   writeCombination,
   type BookEntry,
   type Combination,
+  type Piece,
   type Scheme,
+  type Sheet,
   type Stance,
   type Typed,
 } from '../../../core/index';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import { DraftService } from '../../services/draft.service';
+import { freshId } from '../../services/fresh-id';
 import { SettingsService } from '../../services/settings.service';
 import type { Entered } from './typed-piece';
 
 /** Longer ones are counted but not drawn while typing. */
 const mostDrawn = 300;
+const usualMs = 30_000;
 
 /** The line where combinations are typed: staff, count and seams appear with each key. */
 @Component({
@@ -73,21 +80,36 @@ export class EntryBar {
     const ms = match?.[1] ? readClock(match[1]) : null;
     return ms === null || !match ? { ms: null, offset: 0 } : { ms, offset: match[0].length };
   });
-  private readonly parts = computed(() => bookParts(this.book()));
+  /** What can be typed by name: the sheet's own parts before those of the book. */
+  readonly sheetParts = input<Sheet['parts']>(undefined);
+  private readonly parts = computed(() => new Map([...bookParts(this.book()), ...sheetPartsOf(this.sheetParts())]));
   private readonly body = computed(() => this.text().slice(this.split().offset));
-  /** Words in quotes, or own time: a piece without a combination. Only for new pieces. */
-  protected readonly other = computed((): Pick<Entered, 'what' | 'text'> | null => {
-    if (this.editing() !== null) return null;
-    const body = this.body().trim();
-    if (/^own[ -]time$/i.test(body)) return { what: 'own-time', text: '' };
-    const words = /^["“](.{1,400}?)["”]$/.exec(body)?.[1]?.trim();
-    return words ? { what: 'words', text: words } : null;
-  });
+  /**
+   * A line of tempo text that is more than a combination: words in quotes, own time, a build, a calls drill, options in
+   * front, several names. Only for new pieces.
+   */
+  protected readonly line = computed(
+    (): { readonly pieces: readonly Piece[]; readonly names: readonly string[] } | null => {
+      const body = this.body().trim();
+      if (
+        this.editing() !== null ||
+        !/^["“]|^(build|call|own|switch stance|easy|steady|strong|all-?out|non-?stop|technique|speed|power|x\d)|^\d+\s?%|:/i.test(
+          body,
+        )
+      )
+        return null;
+      const length = /^build/i.test(body) ? '' : `${sayClock(this.split().ms ?? usualMs)} `;
+      const meanings = { scheme: this.scheme(), parts: this.parts() };
+      const { pieces, faults } = readPieceLine(length + body, meanings, freshId);
+      if (pieces.length === 0 || faults.length > 0) return null;
+      return { pieces, names: pieces.map((piece) => pieceName(piece, this.scheme())) };
+    },
+  );
   /** A quotation mark that is still open is no fault yet. */
   private readonly quoting = computed(() => /^\s*["“]/.test(this.body()));
   protected readonly typed = computed(() => {
     const body = this.body();
-    return body.trim() && !this.other() && !this.quoting() ? takeIn(body, this.scheme(), this.parts()) : null;
+    return body.trim() && !this.line() && !this.quoting() ? takeIn(body, this.scheme(), this.parts()) : null;
   });
   protected readonly length = computed(() => {
     const { ms } = this.split();
@@ -185,13 +207,13 @@ export class EntryBar {
     }
   }
 
-  protected readonly ready = computed(() => this.other() !== null || (this.typed()?.combination ?? null) !== null);
+  protected readonly ready = computed(() => this.line() !== null || (this.typed()?.combination ?? null) !== null);
 
   protected enter(build: boolean): void {
-    const [typed, other] = [this.typed(), this.other()];
+    const [typed, line] = [this.typed(), this.line()];
     const { ms } = this.split();
     this.tried.set(true);
-    if (other) this.entered.emit({ ...other, ms });
+    if (line) this.entered.emit({ what: 'line', text: '', ms, pieces: line.pieces });
     else if (typed?.combination) this.entered.emit({ what: build ? 'build' : 'combination', text: typed.text, ms });
     else return;
     this.clear();

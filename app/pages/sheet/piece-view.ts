@@ -1,8 +1,9 @@
 import { CdkDragHandle } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
 import { mdiDotsVertical, mdiDragVertical, mdiPencilOutline } from '@mdi/js';
 import {
+  buildNames,
   effortNames,
   pieceName,
   planLeaf,
@@ -10,26 +11,28 @@ import {
   sayClock,
   sayEffort,
   sayFault,
-  spell,
   stagesOf,
   studyOf,
   textsOf,
+  type Block,
   type Effort,
   type Leaf,
   type Milliseconds,
   type Piece,
   type PieceOf,
   type Scheme,
+  type Sheet,
 } from '../../../core/index';
 import { ClockField } from '../../parts/clock-field';
 import { Icon } from '../../parts/icon';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import type { PieceRow } from './editor';
+import { PieceOptions } from './piece-options';
 
 /** One piece of a block; a build unfolds in place, a line for each stage. */
 @Component({
   selector: 'kt-piece-view',
-  imports: [CdkDragHandle, MatMenuModule, ClockField, Icon, StrikeStaff],
+  imports: [CdkDragHandle, MatMenuModule, ClockField, Icon, PieceOptions, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './piece-view.html',
   styleUrl: './piece-view.scss',
@@ -40,13 +43,20 @@ export class PieceView {
   readonly start = input.required<Milliseconds>();
   readonly scheme = input.required<Scheme>();
   readonly selected = input(false);
+  /** Whether it is one of the rows that are changed together. */
+  readonly marked = input(false);
+  readonly block = input.required<Block>();
 
+  /** An edit of more than the piece, from its options. */
+  readonly mended = output<(sheet: Sheet) => Sheet>();
   readonly picked = output();
   readonly changed = output<Piece>();
   readonly edited = output();
   readonly duplicated = output();
   readonly deleted = output();
 
+  /** Whether the options stand open under the row. */
+  protected readonly open = signal(false);
   protected readonly icons = { grip: mdiDragVertical, more: mdiDotsVertical, edit: mdiPencilOutline };
   protected readonly sayClock = sayClock;
   protected readonly sayEffort = sayEffort;
@@ -60,7 +70,14 @@ export class PieceView {
     const build = this.build();
     return build ? stagesOf(build).length : 0;
   });
-  protected readonly goal = computed(() => spell(this.build()?.goal ?? '', this.scheme()));
+  protected readonly goal = computed(() => {
+    const build = this.build();
+    return build ? pieceName(build, this.scheme()).replace(/^.*? to /, '') : '';
+  });
+  protected readonly buildName = computed(() => {
+    const build = this.build();
+    return build ? buildNames[build.build].replace(/^./, (letter) => letter.toUpperCase()) : '';
+  });
   protected readonly name = computed(() => pieceName(this.row().piece, this.scheme()));
   /** Why kept text cannot be read, or null. */
   protected readonly unread = computed(() => {
@@ -81,6 +98,13 @@ export class PieceView {
     const every = this.build()?.every;
     return every === undefined || every === 'round' ? null : (every[0] ?? null);
   });
+
+  /** On the row itself only, so that o can be typed in its fields. */
+  protected toggleOptions(event: Event): void {
+    if (event.target !== event.currentTarget) return;
+    event.preventDefault();
+    this.open.set(!this.open());
+  }
 
   /** Planned strikes of a leaf as shown at the row's end. `24`, `18–30` */
   protected planned(leaf: Leaf): string {
@@ -104,21 +128,6 @@ export class PieceView {
   protected changeEvery(ms: Milliseconds): void {
     const build = this.build();
     if (build) this.changed.emit({ ...build, every: [ms] });
-  }
-
-  protected togglePerRound(): void {
-    const build = this.build();
-    if (build) this.changed.emit({ ...build, every: build.every === 'round' ? [30_000] : 'round' });
-  }
-
-  protected toggleDefence(): void {
-    const build = this.build();
-    if (build) this.changed.emit({ ...build, defence: build.defence === 'own' ? 'rides' : 'own' });
-  }
-
-  protected toggleNonStop(): void {
-    const { piece } = this.row();
-    if (piece.kind === 'combination') this.changed.emit({ ...piece, nonStop: piece.nonStop ? undefined : true });
   }
 
   protected toggleOtherStance(): void {

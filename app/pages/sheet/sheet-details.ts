@@ -1,5 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { bagKinds, levels, type Combination, type Sheet } from '../../../core/index';
+import {
+  bagKinds,
+  formsOf,
+  levels,
+  partNameFault,
+  sayFault,
+  schemeOrSix,
+  sheetPartsOf,
+  spell,
+  takeIn,
+  type Combination,
+  type Sheet,
+} from '../../../core/index';
 import { TapAlong } from '../../parts/tap-along';
 import { SettingsService } from '../../services/settings.service';
 
@@ -18,7 +30,7 @@ export class SheetDetails {
   readonly sheet = input.required<Sheet>();
   /** Combination to tap along to: that of the row chosen on the sheet. */
   readonly combination = input<Combination | null>(null);
-  readonly changed = output<Partial<Pick<Sheet, 'class' | 'bag' | 'stance' | 'numbers'>>>();
+  readonly changed = output<Partial<Pick<Sheet, 'class' | 'bag' | 'stance' | 'numbers' | 'parts'>>>();
 
   protected readonly bags = bagKinds;
   protected readonly levels = levels;
@@ -69,6 +81,33 @@ export class SheetDetails {
   protected changeNumbers(text: string): void {
     const numbers = text === 'six' || text === 'eight' ? text : this.own().find(({ name }) => name === text);
     if (numbers) this.changed.emit({ numbers });
+  }
+
+  /** The sheet's own combinations to be typed by name, as its numbers spell them. */
+  protected readonly parts = computed(() =>
+    (this.sheet().parts ?? []).map(({ name, text }) => ({ name, text: spell(text, this.scheme()) })),
+  );
+  private readonly scheme = computed(() => schemeOrSix(this.sheet().numbers));
+  protected readonly partFault = signal('');
+
+  /** Adds a part, or puts another combination under a name that is there. */
+  protected addPart(name: string, text: string): boolean {
+    const parts = this.sheet().parts ?? [];
+    const word = name.trim();
+    const wrong = partNameFault(word.toLowerCase(), formsOf(this.scheme()));
+    const typed = takeIn(text, this.scheme(), sheetPartsOf(parts));
+    this.partFault.set(
+      wrong ? `${wrong}; give it another name, for example A` : typed.fault ? sayFault(typed.fault) : '',
+    );
+    if (wrong || typed.fault) return false;
+    const others = parts.filter((part) => part.name.toLowerCase() !== word.toLowerCase());
+    this.changed.emit({ parts: [...others, { name: word, text: typed.text }] });
+    return true;
+  }
+
+  protected removePart(name: string): void {
+    const parts = (this.sheet().parts ?? []).filter((part) => part.name !== name);
+    this.changed.emit({ parts: parts.length > 0 ? parts : undefined });
   }
 
   protected takePace(pace: number): void {

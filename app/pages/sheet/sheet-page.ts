@@ -11,28 +11,23 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
-import { MatSnackBar } from '@angular/material/snack-bar';
 import { Router, RouterLink } from '@angular/router';
-import { mdiFileExportOutline, mdiPlay, mdiRedo, mdiUndo } from '@mdi/js';
+import { mdiFileExportOutline, mdiMagnify, mdiPlay, mdiPrinterOutline, mdiRedo, mdiUndo } from '@mdi/js';
 import {
-  addBlock,
-  addPiece,
-  buildRound,
   changeBlock,
   changePiece,
-  duplicateBlock,
-  duplicatePiece,
-  freshBlock,
+  clockFormats,
+  exercisesFor,
   moveBlock,
+  moveMarked,
   movePiece,
-  removeBlock,
-  removePiece,
+  nudgeTimes,
   sayClock,
-  shiftBlock,
-  shiftPiece,
   spell,
   writeSheetJson,
+  writeTempoText,
   type Block,
   type BlockKind,
   type Finding,
@@ -42,15 +37,41 @@ import {
 import { Icon } from '../../parts/icon';
 import { BookService } from '../../services/book.service';
 import { FilesService } from '../../services/files.service';
-import { freshId } from '../../services/fresh-id';
 import { BlockView, type PieceDrop } from './block-view';
 import { Editor } from './editor';
 import { EntryBar } from './entry-bar';
 import { FindingsPanel } from './findings-panel';
+import { Glance } from './glance';
+import { MarkedBar } from './marked-bar';
+import { PrintSheet } from './print-sheet';
+import { rowAction } from './row-keys';
+import { Rows } from './rows';
+import { SessionStrip } from './session-strip';
+import { TextView } from './text-view';
+import { WholeSheet } from './whole-sheet';
 import { LastRun } from '../../parts/last-run';
 import { SheetDetails } from './sheet-details';
-import { fitInto, pieceOf, roundFor, type Entered } from './typed-piece';
+import type { Entered } from './typed-piece';
 import { SheetTotals } from './sheet-totals';
+
+const icons = {
+  undo: mdiUndo,
+  redo: mdiRedo,
+  run: mdiPlay,
+  file: mdiFileExportOutline,
+  find: mdiMagnify,
+  print: mdiPrinterOutline,
+};
+
+const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[] = [
+  { kind: 'warm-up', name: 'Warm-up' },
+  { kind: 'show', name: 'Show' },
+  { kind: 'round', name: 'Round' },
+  { kind: 'rest', name: 'Rest' },
+  { kind: 'conditioning', name: 'Conditioning' },
+  { kind: 'core', name: 'Core' },
+  { kind: 'cool-down', name: 'Cool-down' },
+];
 
 /** The run sheet: a session from top to bottom, edited in place. */
 @Component({
@@ -64,11 +85,17 @@ import { SheetTotals } from './sheet-totals';
     BlockView,
     EntryBar,
     FindingsPanel,
+    Glance,
     LastRun,
+    MarkedBar,
+    PrintSheet,
+    SessionStrip,
+    TextView,
+    WholeSheet,
     SheetDetails,
     SheetTotals,
   ],
-  providers: [Editor],
+  providers: [Editor, Rows],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-page.html',
   styleUrl: './sheet-page.scss',
@@ -77,13 +104,15 @@ import { SheetTotals } from './sheet-totals';
 export class SheetPage {
   readonly id = input.required<string>();
   protected readonly editor = inject(Editor);
+  protected readonly rows = inject(Rows);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly application = inject(ApplicationRef);
   private readonly router = inject(Router);
   protected readonly book = inject(BookService);
   private readonly files = inject(FilesService);
-  private readonly snack = inject(MatSnackBar);
   private readonly entry = viewChild(EntryBar);
+  private readonly printed = viewChild(PrintSheet);
+  protected readonly printing = signal(false);
 
   /** Id of the piece whose text is in the entry line. */
   protected readonly editing = signal<string | null>(null);
@@ -111,18 +140,28 @@ export class SheetPage {
     );
   });
   protected readonly pieceLists = computed(() => this.editor.rows().map(({ block }) => `pieces-${block.id}`));
-  protected readonly icons = { undo: mdiUndo, redo: mdiRedo, run: mdiPlay, file: mdiFileExportOutline };
-  protected readonly kinds: readonly { kind: BlockKind; name: string }[] = [
-    { kind: 'warm-up', name: 'Warm-up' },
-    { kind: 'show', name: 'Show' },
-    { kind: 'round', name: 'Round' },
-    { kind: 'rest', name: 'Rest' },
-    { kind: 'conditioning', name: 'Conditioning' },
-    { kind: 'core', name: 'Core' },
-    { kind: 'cool-down', name: 'Cool-down' },
-  ];
+  protected readonly icons = icons;
+  protected readonly formats = clockFormats;
+  /** What the side shows beside the rundown. */
+  protected readonly side = signal<'findings' | 'text' | 'glance' | 'whole'>('findings');
+  protected readonly tabs = [
+    { id: 'findings', name: 'Findings' },
+    { id: 'text', name: 'Text' },
+    { id: 'glance', name: 'Glance' },
+    { id: 'whole', name: 'Whole' },
+  ] as const;
+  protected readonly finding = signal(false);
+  protected readonly kinds = addedKinds;
+
+  /** Exercises that fit the chosen block, else those of a warm-up. */
+  protected readonly exercises = computed(() => {
+    const kind = this.editor.selectedBlock()?.kind;
+    const part = kind === 'core' || kind === 'cool-down' ? kind : 'warm-up';
+    return exercisesFor(part, this.editor.sheet()?.class.level ?? 'beginner');
+  });
 
   constructor() {
+    this.rows.revealed.pipe(takeUntilDestroyed()).subscribe(({ id, focus }) => this.reveal(id, focus));
     effect(() => {
       void this.editor.open(this.id());
     });
@@ -145,20 +184,6 @@ export class SheetPage {
     this.editor.apply((sheet) => changePiece(sheet, piece), piece.kind === 'words' ? `words ${piece.id}` : '');
   }
 
-  /** Puts a block after the selected one, or at the end. */
-  protected addBlock(kind: BlockKind): void {
-    this.insertBlock(freshBlock(kind, freshId));
-  }
-
-  private insertBlock(block: Block): void {
-    const after = this.editor.selectedBlock();
-    this.editor.apply((sheet) => {
-      const at = sheet.blocks.findIndex((each) => each.id === after?.id);
-      return addBlock(sheet, block, at < 0 ? null : (sheet.blocks[at + 1]?.id ?? null));
-    });
-    this.select(block.id, false);
-  }
-
   protected entered(entered: Entered): void {
     const editing = this.editing();
     const { text, ms } = entered;
@@ -169,30 +194,8 @@ export class SheetPage {
     if (piece?.kind === 'combination')
       this.editor.apply((sheet) => changePiece(sheet, { ...piece, text, ms: ms ?? piece.ms }));
     else if (piece?.kind === 'build') this.editor.apply((sheet) => changePiece(sheet, { ...piece, goal: text }));
-    else this.addTyped(entered);
+    else this.rows.addTyped(entered);
     if (editing !== null) this.stopEditing();
-  }
-
-  private addTyped(entered: Entered): void {
-    const block = this.editor.selectedBlock();
-    const piece = pieceOf(entered);
-    if (entered.what === 'build' && entered.ms === null) this.insertBuild(entered.text, block);
-    else if (!block || block.kind === 'rest') this.insertBlock(roundFor(piece, entered));
-    else this.addAfterSelection(block, fitInto(block, piece, entered));
-  }
-
-  /** A build makes a round of its own length, or fills the selected round while that is empty. */
-  private insertBuild(text: string, block: Block | null): void {
-    const round = buildRound(text, freshId);
-    if (block?.kind === 'round' && block.pieces.length === 0) {
-      this.editor.apply((sheet) => changeBlock(sheet, block.id, { ms: round.ms, pieces: round.pieces }));
-    } else this.insertBlock(round);
-  }
-
-  private addAfterSelection(block: Block, piece: Piece): void {
-    const at = block.pieces.findIndex((each) => each.id === this.editor.selected());
-    this.editor.apply((sheet) => addPiece(sheet, block.id, piece, at < 0 ? null : (block.pieces[at + 1]?.id ?? null)));
-    this.select(piece.id, false);
   }
 
   protected edit(pieceId: string): void {
@@ -204,28 +207,26 @@ export class SheetPage {
   protected stopEditing(): void {
     const id = this.editing();
     this.editing.set(null);
-    if (id) this.select(id, true);
+    if (id) this.rows.select(id, true);
   }
 
-  protected duplicate(id: string): void {
-    this.editor.apply((sheet) =>
-      sheet.blocks.some((block) => block.id === id)
-        ? duplicateBlock(sheet, id, freshId)
-        : duplicatePiece(sheet, id, freshId),
-    );
+  protected applySheet(sheet: Sheet, name = ''): void {
+    this.editor.apply(() => sheet, name);
   }
 
-  protected remove(id: string): void {
-    const ids = this.rowIds();
-    const next = ids[ids.indexOf(id) + 1] ?? ids[ids.indexOf(id) - 1] ?? null;
-    this.editor.apply((sheet) =>
-      sheet.blocks.some((block) => block.id === id) ? removeBlock(sheet, id) : removePiece(sheet, id),
-    );
-    this.snack
-      .open('Deleted', 'Undo', { duration: 6000 })
-      .onAction()
-      .subscribe(() => this.editor.undo());
-    if (next) this.select(next, true);
+  protected openFind(): void {
+    this.finding.set(true);
+    this.application.tick();
+    this.host.nativeElement.querySelector<HTMLInputElement>('#find')?.focus();
+  }
+
+  /** Drawn for the printer only, and fitted to one page before the browser asks. */
+  protected print(): void {
+    this.printing.set(true);
+    this.application.tick();
+    this.printed()?.fit();
+    window.print();
+    this.printing.set(false);
   }
 
   protected dropBlock(event: CdkDragDrop<unknown, unknown, string>): void {
@@ -243,21 +244,19 @@ export class SheetPage {
 
   protected goTo(finding: Finding): void {
     const id = finding.pieceId ?? finding.blockId;
-    if (id) this.select(id, true);
+    if (id) this.rows.select(id, true);
   }
 
-  protected exportJson(): void {
+  protected save(as: 'json' | 'tempo.txt'): void {
     const sheet = this.editor.sheet();
-    if (sheet) this.files.save(this.files.fileName(sheet.title, 'json'), writeSheetJson(sheet), 'application/json');
+    if (!sheet) return;
+    const [text, type] =
+      as === 'json' ? [writeSheetJson(sheet), 'application/json'] : [writeTempoText(sheet), 'text/plain'];
+    this.files.save(this.files.fileName(sheet.title, as), text, type);
   }
 
-  private rowIds(): string[] {
-    return this.editor.rows().flatMap(({ block }) => [block.id, ...block.pieces.map((piece) => piece.id)]);
-  }
-
-  private select(id: string, focus: boolean): void {
-    this.editor.selected.set(id);
-    // Drawn at once: a moved row loses its focus and a new one is not there yet, and a quick second key must find it.
+  /** Drawn at once: a moved row loses its focus and a new one is not there yet, and a quick second key must find it. */
+  private reveal(id: string, focus: boolean): void {
     this.application.tick();
     const row = this.host.nativeElement.querySelector<HTMLElement>(`[data-row="${CSS.escape(id)}"]`);
     if (focus) row?.focus();
@@ -268,31 +267,57 @@ export class SheetPage {
     const target = event.target as HTMLElement;
     const typing = target.matches('input, textarea, select');
     const control = event.ctrlKey || event.metaKey;
-    if (control && event.key === 'Enter' && !typing) void this.run();
-    else if (control && !typing && event.key.toLowerCase() === 'z')
+    const key = event.key.toLowerCase();
+    if (event.altKey && key === 'm') this.handled(event, () => this.mendFirst());
+    else if (event.altKey && key === 't')
+      this.handled(event, () => this.side.update((side) => (side === 'text' ? 'findings' : 'text')));
+    else if (control && event.key === 'Enter' && !typing) void this.run();
+    else if (control && !typing && key === 'z')
       this.handled(event, () => (event.shiftKey ? this.editor.redo() : this.editor.undo()));
-    else if (control && !typing && event.key.toLowerCase() === 'y') this.handled(event, () => this.editor.redo());
+    else if (control && !typing && key === 'y') this.handled(event, () => this.editor.redo());
     else if (event.key === '/' && !typing) this.handled(event, () => this.entry()?.focus());
+    else if (key === 'f' && !typing && !control) this.handled(event, () => this.openFind());
     else if (target.dataset['row']) this.onRowKey(event, target.dataset['row']);
   }
 
+  /** The first mend of the first finding that has one. */
+  private mendFirst(): void {
+    const finding = this.editor.findings().find(({ mends }) => mends.length > 0);
+    if (finding) this.mend(finding, 0);
+  }
+
   private onRowKey(event: KeyboardEvent, id: string): void {
-    const ids = this.rowIds();
-    const at = ids.indexOf(id);
-    const isBlock = this.editor.sheet()?.blocks.some((block) => block.id === id) ?? false;
-    const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-    if (by !== 0 && event.altKey) {
-      this.handled(event, () => {
-        this.editor.apply((sheet) => (isBlock ? shiftBlock(sheet, id, by) : shiftPiece(sheet, id, by)));
-        this.select(id, true);
-      });
-    } else if (by !== 0) this.handled(event, () => this.select(ids[at + by] ?? id, true));
-    else if (event.key === 'Home') this.handled(event, () => this.select(ids[0] ?? id, true));
-    else if (event.key === 'End') this.handled(event, () => this.select(ids.at(-1) ?? id, true));
-    else if (event.key === 'Enter' && !isBlock) this.handled(event, () => this.edit(id));
-    else if (event.key === 'Delete' || event.key === 'Backspace') this.handled(event, () => this.remove(id));
-    else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd')
-      this.handled(event, () => this.duplicate(id));
+    const action = rowAction(event, this.rows.ids(), id);
+    if (!action) return;
+    this.handled(event, () => {
+      switch (action.what) {
+        case 'go':
+          if (action.mark) this.editor.marked.update((marked) => new Set([...marked, id, action.id]));
+          this.rows.select(action.id, true);
+          break;
+        case 'move':
+          this.editor.apply((sheet) => moveMarked(sheet, this.rows.with(id), action.by));
+          this.rows.select(id, true);
+          break;
+        case 'nudge':
+          this.editor.apply((sheet) => nudgeTimes(sheet, this.rows.with(id), action.ms));
+          break;
+        case 'mark':
+          this.rows.toggleMark(id);
+          break;
+        case 'unmark':
+          this.editor.marked.set(new Set());
+          break;
+        case 'edit':
+          if (this.editor.selectedPiece()) this.edit(id);
+          break;
+        case 'remove':
+          this.rows.remove(id);
+          break;
+        case 'duplicate':
+          this.rows.duplicate(id);
+      }
+    });
   }
 
   private handled(event: KeyboardEvent, action: () => void): void {
@@ -300,8 +325,8 @@ export class SheetPage {
     action();
   }
 
-  protected async run(): Promise<void> {
-    await this.router.navigate(['/run', this.id()]);
+  private run(): Promise<boolean> {
+    return this.router.navigate(['/run', this.id()]);
   }
 
   protected readonly sayClock = sayClock;

@@ -3,26 +3,25 @@ import { freshId } from '../../services/fresh-id';
 
 /** What the coach typed: kept text, and a length where one was written in front. */
 export interface Entered {
-  /** A combination; one to be built up; the athlete's own time; or plain words, which were written in quotes. */
-  readonly what: 'combination' | 'build' | 'own-time' | 'words';
+  /** A combination; one to be built up; or a whole line of tempo text, already read. */
+  readonly what: 'combination' | 'build' | 'line';
   readonly text: string;
   readonly ms: Milliseconds | null;
+  /** The pieces of a line. */
+  readonly pieces?: readonly Piece[];
 }
 
 const usualMs: Milliseconds = 30_000;
 
-/** The piece that was typed, half a minute long unless it says otherwise. */
-export function pieceOf({ what, text, ms }: Entered): Piece {
-  const timed = { id: freshId(), ms: ms ?? usualMs, effort: 'steady' as const };
+/** The pieces that were typed, half a minute long unless they say otherwise. */
+export function piecesOf({ what, text, ms, pieces }: Entered): readonly Piece[] {
   switch (what) {
     case 'combination':
-      return { kind: 'combination', ...timed, text };
-    case 'own-time':
-      return { kind: 'own-time', ...timed };
-    case 'words':
-      return { kind: 'words', ...timed, words: text };
+      return [{ kind: 'combination', id: freshId(), ms: ms ?? usualMs, effort: 'steady', text }];
     case 'build':
-      return { ...freshBuild(text, freshId), every: [ms ?? usualMs] };
+      return [{ ...freshBuild(text, freshId), every: [ms ?? usualMs] }];
+    case 'line':
+      return pieces ?? [];
   }
 }
 
@@ -33,9 +32,12 @@ export function fitInto(block: Block, piece: Piece, entered: Entered): Piece {
   return { ...piece, ms: block.pieces.length === 0 ? left : Math.min(usualMs, left) };
 }
 
-/** A round of its own for a piece, as long as the piece says, else of the usual length and filled by it. */
-export function roundFor(piece: Piece, entered: Entered): Block {
+/** A round of its own: as long as its pieces where they say so, else of the usual length and filled by the only one. */
+export function roundFor(pieces: readonly Piece[], entered: Entered): Block {
   const round = freshBlock('round', freshId);
-  const ms = entered.ms ?? round.ms;
-  return { ...round, ms, pieces: [piece.kind === 'build' || ms === null ? piece : { ...piece, ms }] };
+  const [only, ...more] = pieces;
+  const told = entered.ms !== null || more.length > 0 || only?.kind === 'build';
+  const ms = told ? Math.max(1000, piecesLength({ ...round, pieces: [...pieces] })) : round.ms;
+  if (told || !only || ms === null) return { ...round, ms, pieces: [...pieces] };
+  return { ...round, ms, pieces: [{ ...only, ms }] };
 }

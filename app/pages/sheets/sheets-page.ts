@@ -8,9 +8,13 @@ import {
   compile,
   emptySheet,
   readSheetJson,
+  readTempoText,
   sayClock,
+  sayPlace,
+  sessionTemplates,
   tally,
   writeSheetJson,
+  writeTempoText,
   type Problem,
   type Sheet,
   type UnfinishedRun,
@@ -21,10 +25,12 @@ import { FilesService } from '../../services/files.service';
 import { freshId } from '../../services/fresh-id';
 import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService } from '../../services/unfinished-run.service';
+import { DraftPanel } from './draft-panel';
 
-/** A file that was refused, and why. */
+/** A file that was refused, or of a text the lines that were not read, and why. */
 interface Refusal {
   readonly name: string;
+  readonly imported: boolean;
   readonly problems: readonly Problem[];
   readonly more: number;
 }
@@ -34,7 +40,7 @@ const mostShown = 8;
 /** The list of saved sheets. */
 @Component({
   selector: 'kt-sheets-page',
-  imports: [DatePipe, MatMenuModule, RouterLink, Icon, LastRun],
+  imports: [DatePipe, MatMenuModule, RouterLink, DraftPanel, Icon, LastRun],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheets-page.html',
   styleUrl: './sheets-page.scss',
@@ -85,6 +91,24 @@ export class SheetsPage {
     await this.router.navigate(['/sheets', sheet.id]);
   }
 
+  /** Sessions of our own to begin from, with the length of each. */
+  protected readonly templates = sessionTemplates.map(({ id, what, text }) => {
+    const { sheet } = readTempoText(text);
+    return { id, what, sheet, length: sayClock(compile(sheet).ms) };
+  });
+  protected readonly drafting = signal(false);
+
+  protected async begin(sheet: Sheet): Promise<void> {
+    const fresh = { ...sheet, id: freshId() };
+    await this.sheets.put(fresh);
+    await this.router.navigate(['/sheets', fresh.id]);
+  }
+
+  protected async drafted({ sheet, seed }: { readonly sheet: Sheet; readonly seed: number }): Promise<void> {
+    await this.begin(sheet);
+    this.snack.open(`Drafted from seed ${seed}`, undefined, { duration: 5000 });
+  }
+
   protected async copy(sheet: Sheet): Promise<void> {
     const copied = await this.sheets.copy(sheet);
     this.snack.open(`Copied as “${copied.title}”`, undefined, { duration: 4000 });
@@ -114,17 +138,44 @@ export class SheetsPage {
     this.files.save(this.files.fileName(sheet.title, 'json'), writeSheetJson(sheet), 'application/json');
   }
 
+  protected exportText(sheet: Sheet): void {
+    this.files.save(this.files.fileName(sheet.title, 'tempo.txt'), writeTempoText(sheet), 'text/plain');
+  }
+
+  /** Text is forgiving: the sheet comes in whatever could not be read of it, and that is said. */
+  private async importText(name: string, text: string): Promise<void> {
+    const { sheet, faults } = readTempoText(text);
+    const wrong = faults.filter(({ level }) => level === 'error');
+    const added = await this.sheets.addImported({ ...sheet, id: freshId(), title: sheet.title || name });
+    this.snack.open(`“${added.title}” imported`, undefined, { duration: 4000 });
+    if (wrong.length > 0)
+      this.refusal.set({
+        name,
+        imported: true,
+        problems: wrong
+          .slice(0, mostShown)
+          .map((fault) => ({ path: sayPlace(fault), what: `${fault.what}; ${fault.mend}` })),
+        more: Math.max(0, wrong.length - mostShown),
+      });
+  }
+
   protected async import(event: Event): Promise<void> {
     const field = event.target as HTMLInputElement;
     this.refusal.set(null);
     for (const file of Array.from(field.files ?? [])) {
-      const read = readSheetJson(await file.text());
+      const text = await file.text();
+      if (!file.name.endsWith('.json')) {
+        await this.importText(file.name, text);
+        continue;
+      }
+      const read = readSheetJson(text);
       if (read.ok) {
         const added = await this.sheets.addImported(read.value);
         this.snack.open(`“${added.title}” imported`, undefined, { duration: 4000 });
       } else
         this.refusal.set({
           name: file.name,
+          imported: false,
           problems: read.problems.slice(0, mostShown),
           more: Math.max(0, read.problems.length - mostShown),
         });

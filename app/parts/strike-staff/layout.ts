@@ -26,6 +26,8 @@ export interface LayoutOptions {
   /** `used` leaves out levels that nothing stands on, for list rows. */
   readonly levels: 'used' | 'all';
   readonly study: Study | null;
+  /** Numbers the strikes as the steps of a kickboxing combination; only shown, nothing is counted by it. */
+  readonly steps?: boolean;
   /** Same-side kicks are not marked where they are the school's own. */
   readonly school?: KickSchool;
 }
@@ -36,6 +38,7 @@ const halfGlyph = glyphHeight / 2;
 const top = 18;
 const edge = 10;
 const gap = 12;
+const stepRow = 13;
 const targets: readonly Target[] = ['head', 'body', 'leg'];
 
 function outlineOf(move: Move): Outline {
@@ -80,6 +83,7 @@ class Pen {
   readonly brackets: { from: number; to: number; text: string }[] = [];
   readonly bands: { from: number; to: number }[] = [];
   readonly stems: { x: number; from: number; to: number }[] = [];
+  readonly strikes: number[] = [];
   readonly ends = new Map<string, number>();
   private bandFrom: number | null = null;
 
@@ -179,6 +183,8 @@ class Pen {
         force: move.force ?? null,
       });
     });
+    // What lands together is one step.
+    if (moves.some(isStrike)) this.strikes.push(this.x + width / 2);
     if (moves.length === 2) this.stems.push({ x: this.x + width / 2, from: Math.min(...ys), to: Math.max(...ys) });
     this.advance(width, path);
     if (moves.some(changesStance)) this.turn();
@@ -256,7 +262,8 @@ export function layoutStaff(combination: Combination, options: LayoutOptions): S
   const bottom = Math.max(...staves.map((stave) => stave.y));
   return {
     width: pen.x - gap + edge + (options.study ? gap : 0),
-    height: bottom + halfGlyph + 8,
+    height: bottom + halfGlyph + 8 + (options.steps ? stepRow : 0),
+    steps: options.steps ? pen.strikes.map((x, index) => ({ x, text: String(index + 1) })) : [],
     middle,
     staves,
     glyphs: pen.glyphs,

@@ -67,5 +67,7 @@ export interface StaffLayout {
   /** Where the feet have traded places. */
   readonly bands: readonly { readonly from: number; readonly to: number }[];
   /** Pairs: two glyphs joined by a stem. */
+  /** Step numbers under the strikes, where they are asked for. */
+  readonly steps: readonly { readonly x: number; readonly text: string }[];
   readonly stems: readonly { readonly x: number; readonly from: number; readonly to: number }[];
 }

@@ -1,5 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { describeCombination, six, studyOf, type Combination, type Scheme } from '../../../core/index';
+import { MatTooltip } from '@angular/material/tooltip';
+import {
+  countCombination,
+  describeCombination,
+  six,
+  studyOf,
+  type Combination,
+  type Scheme,
+} from '../../../core/index';
 import { SettingsService } from '../../services/settings.service';
 import { layoutStaff } from './layout';
 import { outlinePath } from './outlines';
@@ -10,6 +18,7 @@ import { outlinePath } from './outlines';
  */
 @Component({
   selector: 'kt-strike-staff',
+  imports: [MatTooltip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './strike-staff.html',
   styleUrl: './strike-staff.scss',
@@ -27,6 +36,8 @@ export class StrikeStaff {
   readonly maxScale = input(4);
   readonly seams = input(true);
   readonly nonStop = input(false);
+  /** Numbers the strikes of a combination with leg strikes, as kickboxing coaches count steps. */
+  readonly steps = input(false);
 
   private readonly study = computed(() =>
     this.seams() ? studyOf(this.combination(), 'orthodox', this.nonStop()) : null,
@@ -37,6 +48,8 @@ export class StrikeStaff {
       added: this.added(),
       levels: this.levels(),
       study: this.study(),
+      steps:
+        this.steps() && countCombination(this.combination()).strikes > countCombination(this.combination()).punches,
       school: this.settings.settings().kickSchool,
     }),
   );

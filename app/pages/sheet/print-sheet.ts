@@ -1,0 +1,84 @@
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, viewChild } from '@angular/core';
+import {
+  pieceName,
+  sayClock,
+  sayEffort,
+  type Leaf,
+  type Scheme,
+  type Sheet,
+  type Tally,
+  type Timeline,
+} from '../../../core/index';
+import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
+import type { BlockRow, PieceRow } from './editor';
+
+/** Height and width of a printed page's inside at 96 dots an inch: A4 less margins, the smaller side of A4 and Letter each. */
+const page = { width: 718, height: 950 };
+const smallest = 0.35;
+
+/** The sheet for the wall: one page with times, staffs and notes, drawn only while it is printed. */
+@Component({
+  selector: 'kt-print-sheet',
+  imports: [StrikeStaff],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './print-sheet.html',
+  styleUrl: './print-sheet.scss',
+})
+export class PrintSheet {
+  readonly sheet = input.required<Sheet>();
+  readonly rows = input.required<readonly BlockRow[]>();
+  readonly timeline = input.required<Timeline>();
+  readonly tally = input.required<Tally | null>();
+  readonly scheme = input.required<Scheme>();
+
+  private readonly inside = viewChild.required<ElementRef<HTMLElement>>('inside');
+  protected readonly sayClock = sayClock;
+  protected readonly summary = computed(() => {
+    const { people, level, leftHanded } = this.sheet().class;
+    return [
+      `${sayClock(this.timeline().ms)}${this.timeline().openBreaks > 0 ? ' plus open breaks' : ''}`,
+      `${this.timeline().rounds} ${this.timeline().rounds === 1 ? 'round' : 'rounds'}`,
+      `${Math.round(this.tally()?.counts.punches ?? 0)} punches`,
+      this.sheet().bag,
+      ...(people === undefined ? [] : [`${people} people`]),
+      ...(leftHanded === undefined ? [] : [`${leftHanded} left-handed`]),
+      ...(level === undefined ? [] : [level]),
+    ].join(' · ');
+  });
+
+  /** Shrinks what is drawn until it fits on one page. */
+  fit(): void {
+    const inside = this.inside().nativeElement;
+    inside.style.setProperty('zoom', '1');
+    let zoom = 1;
+    // Columns fill anew at each size, so it is tried and not worked out.
+    while (zoom > smallest && inside.getBoundingClientRect().height > page.height) {
+      zoom = Math.round((zoom - 0.05) * 100) / 100;
+      inside.style.setProperty('zoom', String(zoom));
+      inside.style.width = `${page.width / zoom}px`;
+    }
+  }
+
+  /** The leaf whose staff stands for the piece: of a build the whole. */
+  protected drawn({ leaves }: PieceRow): Leaf | null {
+    return leaves.findLast((leaf) => leaf.combination) ?? null;
+  }
+
+  protected words(row: PieceRow): string {
+    const { piece } = row;
+    const effort = piece.effort === 'steady' ? [] : [sayEffort(piece.effort)];
+    const stages = piece.kind === 'build' ? [`${row.leaves.length} × ${sayClock(row.leaves[0]?.ms ?? 0)}`] : [];
+    const between = 'between' in piece && piece.between ? [`between: ${piece.between}`] : [];
+    const named = piece.kind === 'combination' ? (piece.words ?? '') : pieceName(piece, this.scheme());
+    return [
+      named,
+      ...stages,
+      ...effort,
+      ...(piece.focus ? [piece.focus] : []),
+      ...('nonStop' in piece && piece.nonStop ? ['non-stop'] : []),
+      ...between,
+    ]
+      .filter((part) => part !== '')
+      .join(', ');
+  }
+}

@@ -1,0 +1,198 @@
+import { inject, Injectable, signal } from '@angular/core';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { Subject } from 'rxjs';
+import {
+  addBlocks,
+  addPiece,
+  blocksFromText,
+  buildRound,
+  changeBlock,
+  duplicateMarked,
+  freshBlock,
+  mirrorMarked,
+  moveMarked,
+  nudgeTimes,
+  pieceName,
+  removeMarked,
+  setEffortOf,
+  type Block,
+  type BlockKind,
+  type Piece,
+} from '../../../core/index';
+import { freshId } from '../../services/fresh-id';
+import { Editor } from './editor';
+import type { MarkedAction } from './marked-bar';
+import { fitInto, piecesOf, roundFor, type Entered } from './typed-piece';
+
+/** What is done to the rows of the rundown: choosing, marking, finding, putting in and taking out. */
+@Injectable()
+export class Rows {
+  private readonly editor = inject(Editor);
+  private readonly snack = inject(MatSnackBar);
+  /** A row that is to be seen, and to have the focus where told; heard at once, so that a quick second key finds it. */
+  readonly revealed = new Subject<{ readonly id: string; readonly focus: boolean }>();
+  readonly found = signal<readonly string[]>([]);
+  /** Where a range of marks begins. */
+  private anchor: string | null = null;
+
+  /** Ids of all rows in the order they stand. */
+  ids(): string[] {
+    return this.editor.rows().flatMap(({ block }) => [block.id, ...block.pieces.map((piece) => piece.id)]);
+  }
+
+  select(id: string, focus: boolean): void {
+    this.editor.selected.set(id);
+    this.revealed.next({ id, focus });
+  }
+
+  /** Puts a block after the selected one, or at the end. */
+  addBlock(kind: BlockKind): void {
+    this.insertBlock(freshBlock(kind, freshId));
+  }
+
+  private insertBlock(block: Block): void {
+    this.insertBlocks([block]);
+  }
+
+  /** Puts blocks after the chosen one, or at the end, and chooses the first of them. */
+  private insertBlocks(blocks: readonly Block[]): void {
+    const after = this.editor.selectedBlock();
+    this.editor.apply((sheet) => {
+      const at = sheet.blocks.findIndex((each) => each.id === after?.id);
+      return addBlocks(sheet, blocks, at < 0 ? null : (sheet.blocks[at + 1]?.id ?? null));
+    });
+    const [first] = blocks;
+    if (first) this.select(first.id, false);
+  }
+
+  /** Puts in the blocks of a clock format. */
+  addFormat(text: string): void {
+    this.insertBlocks(blocksFromText(text, freshId));
+  }
+
+  /** Puts an exercise behind the chosen row, or into a warm-up of its own. */
+  addExercise(name: string, ms: number): void {
+    const block = this.editor.selectedBlock();
+    const piece: Piece = { kind: 'words', id: freshId(), ms, effort: 'steady', words: name };
+    if (block && block.ms !== null && block.kind !== 'rest') this.addAfterSelection(block, piece);
+    else this.insertBlock({ ...freshBlock('warm-up', freshId), pieces: [piece] });
+  }
+
+  /** Puts in what was typed, behind the chosen row. */
+  addTyped(entered: Entered): void {
+    const block = this.editor.selectedBlock();
+    const [piece, ...more] = piecesOf(entered);
+    if (!piece) return;
+    if (entered.what === 'build' && entered.ms === null) this.insertBuild(entered.text, block);
+    else if (!block || block.kind === 'rest') this.insertBlock(roundFor([piece, ...more], entered));
+    else for (const each of [piece, ...more]) this.addAfterSelection(block, fitInto(block, each, entered));
+  }
+
+  /** A build makes a round of its own length, or fills the selected round while that is empty. */
+  private insertBuild(text: string, block: Block | null): void {
+    const round = buildRound(text, freshId);
+    if (block?.kind === 'round' && block.pieces.length === 0) {
+      this.editor.apply((sheet) => changeBlock(sheet, block.id, { ms: round.ms, pieces: round.pieces }));
+    } else this.insertBlock(round);
+  }
+
+  private addAfterSelection(given: Block, piece: Piece): void {
+    const block = this.editor.sheet()?.blocks.find(({ id }) => id === given.id) ?? given;
+    const at = block.pieces.findIndex((each) => each.id === this.editor.selected());
+    this.editor.apply((sheet) => addPiece(sheet, block.id, piece, at < 0 ? null : (block.pieces[at + 1]?.id ?? null)));
+    this.select(piece.id, false);
+  }
+
+  /** A copy of the row, or of all marked ones with it. */
+  duplicate(id: string): void {
+    this.editor.apply((sheet) => duplicateMarked(sheet, this.with(id), freshId));
+  }
+
+  /** Takes the row out, or all marked ones with it, with a way back. */
+  remove(id: string): void {
+    const gone = this.with(id);
+    const ids = this.ids();
+    const next =
+      ids.slice(ids.indexOf(id)).find((each) => !gone.has(each)) ?? ids.findLast((each) => !gone.has(each)) ?? null;
+    this.editor.apply((sheet) => removeMarked(sheet, gone));
+    this.snack
+      .open(gone.size > 1 ? `${gone.size} rows deleted` : 'Deleted', 'Undo', { duration: 6000 })
+      .onAction()
+      .subscribe(() => this.editor.undo());
+    if (next) this.select(next, true);
+  }
+
+  /** The marked rows where the row is one of them, else the row alone. */
+  with(id: string): ReadonlySet<string> {
+    const marked = this.editor.marked();
+    return marked.has(id) ? marked : new Set([id]);
+  }
+
+  /** Does something to all marked rows. */
+  doMarked(action: MarkedAction): void {
+    const marked = this.editor.marked();
+    const [first] = marked;
+    if (action.what === 'clear') this.editor.marked.set(new Set());
+    else if (action.what === 'remove' && first !== undefined) this.remove(first);
+    else
+      this.editor.apply((sheet) => {
+        switch (action.what) {
+          case 'effort':
+            return setEffortOf(sheet, marked, action.effort);
+          case 'nudge':
+            return nudgeTimes(sheet, marked, action.ms);
+          case 'move':
+            return moveMarked(sheet, marked, action.by);
+          case 'mirror':
+            return mirrorMarked(sheet, marked);
+          default:
+            return duplicateMarked(sheet, marked, freshId);
+        }
+      });
+  }
+
+  /** Ctrl or Shift with a click marks rows, from the chosen one on with Shift. */
+  pick(id: string, event: MouseEvent): void {
+    if (event.ctrlKey || event.metaKey) this.toggleMark(id);
+    else if (event.shiftKey) this.markTo(id);
+    if (!event.shiftKey) this.anchor = id;
+    this.editor.selected.set(id);
+  }
+
+  /** Marks a row, or unmarks it. */
+  toggleMark(id: string): void {
+    this.editor.marked.update((marked) => {
+      const next = new Set(marked);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  }
+
+  private markTo(id: string): void {
+    const ids = this.ids();
+    const [from, to] = [ids.indexOf(this.anchor ?? id), ids.indexOf(id)].sort((a, b) => a - b);
+    this.editor.marked.update((marked) => new Set([...marked, ...ids.slice(from, (to ?? 0) + 1)]));
+  }
+
+  /** Rows whose words hold the text, in the order of the sheet; the first is chosen. */
+  find(text: string): void {
+    const wanted = text.trim().toLowerCase();
+    const scheme = this.editor.scheme();
+    const rows = (this.editor.sheet()?.blocks ?? []).flatMap((block) => [
+      { id: block.id, words: `${block.kind} ${block.title ?? ''} ${block.note ?? ''}` },
+      ...block.pieces.map((piece) => ({ id: piece.id, words: pieceName(piece, scheme) })),
+    ]);
+    const found =
+      wanted === '' ? [] : rows.filter(({ words }) => words.toLowerCase().includes(wanted)).map(({ id }) => id);
+    this.found.set(found);
+    if (found[0]) this.select(found[0], false);
+  }
+
+  /** Goes to the next row that was found, or the one before. */
+  findNext(by: -1 | 1): void {
+    const found = this.found();
+    const at = found.indexOf(this.editor.selected() ?? '');
+    const next = found.at((at + by + found.length) % Math.max(1, found.length));
+    if (next) this.select(next, false);
+  }
+}

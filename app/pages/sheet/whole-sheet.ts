@@ -1,0 +1,123 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { Router } from '@angular/router';
+import {
+  compile,
+  fitToMinutes,
+  listChanges,
+  readClock,
+  sayClock,
+  versionKinds,
+  versionOf,
+  type Sheet,
+  type VersionKind,
+} from '../../../core/index';
+import { freshId } from '../../services/fresh-id';
+import { SheetsService } from '../../services/sheets.service';
+
+/** A change of the whole sheet as it would come out, not yet made. */
+interface Proposal {
+  readonly title: string;
+  readonly sheet: Sheet;
+  readonly changes: readonly string[];
+}
+
+/** Changes of the whole sheet: to a length, and into versions, shown before they are made. */
+@Component({
+  selector: 'kt-whole-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './whole-sheet.html',
+  styles: `
+    :host {
+      display: block;
+      padding: 0.75rem 1rem;
+    }
+
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: end;
+      gap: 0.5rem;
+      margin: 0.4rem 0 0.9rem;
+    }
+
+    input {
+      width: 6rem;
+    }
+
+    .changes {
+      max-height: 15rem;
+      margin: 0.4rem 0;
+      overflow-y: auto;
+      font-size: 0.88rem;
+      list-style: disc;
+      padding-inline-start: 1.2rem;
+    }
+
+    .proposal {
+      padding: 0.6rem 0.75rem;
+      border: 2px solid var(--ink);
+      border-radius: 6px;
+    }
+  `,
+})
+export class WholeSheet {
+  private readonly sheets = inject(SheetsService);
+  private readonly router = inject(Router);
+  private readonly snack = inject(MatSnackBar);
+  readonly sheet = input.required<Sheet>();
+  /** The sheet as it shall be. */
+  readonly applied = output<Sheet>();
+
+  protected readonly kinds = versionKinds;
+  protected readonly length = computed(() => sayClock(compile(this.sheet()).ms));
+  protected readonly proposal = signal<Proposal | null>(null);
+  protected readonly refusal = signal<{ readonly what: string; readonly nearest: readonly string[] } | null>(null);
+
+  /** `30`, `30:00` and `30 min` are all half an hour. */
+  protected fit(text: string): void {
+    const plain = /^\d{1,3}$/.test(text.trim()) ? `${text.trim()} min` : text;
+    const ms = readClock(plain);
+    this.proposal.set(null);
+    this.refusal.set(null);
+    if (ms === null) {
+      this.refusal.set({ what: 'That is no length; write minutes, for example 30, or 30:00.', nearest: [] });
+      return;
+    }
+    const fitted = fitToMinutes(this.sheet(), ms);
+    if (fitted.ok) this.proposal.set({ title: `Fit to ${sayClock(ms)}`, sheet: fitted.sheet, changes: fitted.changes });
+    else
+      this.refusal.set({
+        what: `No way leads to ${sayClock(ms)} with whole rounds and rests of 30 to 90 s. Nearest:`,
+        nearest: fitted.nearest.map(sayClock),
+      });
+  }
+
+  protected version(kind: VersionKind): void {
+    const { sheet } = versionOf(this.sheet(), kind);
+    this.refusal.set(null);
+    this.proposal.set({
+      title: sheet.title,
+      sheet,
+      changes: listChanges({ ...this.sheet(), title: sheet.title }, sheet),
+    });
+  }
+
+  protected apply(): void {
+    const proposal = this.proposal();
+    if (proposal) this.applied.emit(proposal.sheet);
+    this.proposal.set(null);
+  }
+
+  /** Keeps the proposed sheet beside this one, under an id of its own. */
+  protected async keep(): Promise<void> {
+    const proposal = this.proposal();
+    if (!proposal) return;
+    this.proposal.set(null);
+    const kept = await this.sheets.addImported({ ...proposal.sheet, id: freshId() });
+    this.snack
+      .open(`“${kept.title}” kept beside this one`, 'Open', { duration: 6000 })
+      .onAction()
+      .subscribe(() => void this.router.navigate(['/sheets', kept.id]));
+  }
+}
