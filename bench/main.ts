@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { benchClock } from './clock';
 import { benchCore } from './core';
+import { benchEditing } from './editing';
 import { benchKeystroke } from './keystroke';
 
 const port = 4398;
@@ -14,6 +15,7 @@ const server = spawn(process.execPath, ['dist/server/main.mjs'], {
 try {
   await new Promise((ready) => server.stdout.once('data', ready));
   await benchKeystroke(`http://localhost:${port}`);
+  await benchEditing(`http://localhost:${port}`);
 } finally {
   server.kill();
 }

@@ -1,5 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import {
+  adaptSheet,
+  bagKinds,
   compile,
   findings,
   readStored,
@@ -93,6 +95,14 @@ export function tallySheet(path: string): unknown {
       strikes: twoPlaces(counts.strikes),
     })),
   };
+}
+
+/** `tempo adapt FILE --bag KIND`: the sheet for that bag, with what changed. */
+export function adapt(path: string, bag: string | undefined): unknown {
+  const kind = bagKinds.find((each) => each === bag);
+  if (!kind) throw new BadInput(`--bag ${bag ?? 'missing'}: write ${bagKinds.join(', ')}`);
+  const { sheet, changes } = adaptSheet(readableSheet(path), kind);
+  return { ...sheet, changes };
 }
 
 const formats = [

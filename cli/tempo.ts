@@ -1,11 +1,13 @@
 import { parseArgs } from 'node:util';
 import { build } from './build';
+import { bench } from './bench';
 import { calldrill } from './calldrill';
 import { combo } from './combo';
 import { BadInput } from './io';
-import { check, exportSheet, formatHelp, importSheet, tallySheet, timeline } from './sheet';
+import { adapt, check, exportSheet, formatHelp, importSheet, tallySheet, timeline } from './sheet';
 
-const usage = 'write tempo combo|build|calldrill|check|timeline|tally|export|import …; docs/cli.md describes them';
+const usage =
+  'write tempo combo|build|calldrill|check|timeline|tally|adapt|bench|export|import …; docs/cli.md describes them';
 
 const options = {
   scheme: { type: 'string' },
@@ -26,6 +28,17 @@ const options = {
   most: { type: 'string' },
   'gap-least': { type: 'string' },
   'gap-most': { type: 'string' },
+  length: { type: 'string' },
+  mass: { type: 'string' },
+  upper: { type: 'string' },
+  lower: { type: 'string' },
+  'tension-upper': { type: 'string' },
+  'tension-lower': { type: 'string' },
+  'rebounds-per-minute': { type: 'string' },
+  'rebounds-per-hit': { type: 'string' },
+  stature: { type: 'string' },
+  groups: { type: 'string' },
+  kinds: { type: 'string' },
   help: { type: 'boolean' },
 } as const;
 
@@ -51,6 +64,10 @@ function answer(args: string[]): unknown {
       return timeline(oneFile(rest));
     case 'tally':
       return tallySheet(oneFile(rest));
+    case 'adapt':
+      return adapt(oneFile(rest), values.bag);
+    case 'bench':
+      return bench(rest[0], values);
     case 'export':
       return values.help ? formatHelp() : exportSheet(oneFile(rest), values.to, values.out);
     case 'import':

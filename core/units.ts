@@ -18,3 +18,12 @@ export function toMilliseconds(seconds: Seconds): Milliseconds {
 export function toSeconds(ms: Milliseconds): Seconds {
   return Math.round(ms) / 1000;
 }
+/** Lengths and heights. */
+export type Metres = number;
+export type Kilograms = number;
+/** Pull of a cord. */
+export type Newtons = number;
+/** Swings a second. */
+export type Hertz = number;
+/** Touches or blows a minute. */
+export type PerMinute = number;

@@ -58,6 +58,35 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
     },
   },
   {
+    name: 'sheet, text',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => page.getByRole('tab', { name: 'Text' }).click(),
+  },
+  {
+    name: 'sheet, glance',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Glance' }).click();
+      await page.locator('kt-glance svg').first().waitFor();
+    },
+  },
+  {
+    name: 'sheet, whole and options',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Whole' }).click();
+      await page.getByRole('button', { name: 'easier' }).click();
+      await page.locator('kt-piece-view .piece').nth(4).focus();
+      await page.keyboard.press('o');
+      await page.keyboard.press('Space');
+    },
+  },
+  {
+    name: 'draft',
+    path: '/sheets',
+    prepare: async (page) => page.getByRole('button', { name: 'Draft for me' }).click(),
+  },
+  {
     name: 'log',
     path: '/log',
     prepare: async (page) => {

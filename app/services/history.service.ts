@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import type { Collection } from 'dexie';
-import type { Sheet } from '../../core/index';
+import { sheetSchema, type Sheet } from '../../core/index';
 import { Database, type StoredStep } from '../store/database';
 
 /** States of a sheet with the place of the present one among them. */
@@ -18,13 +18,14 @@ export const mostSteps = 250;
 export class HistoryService {
   private readonly database = inject(Database);
 
-  /** The states kept for a sheet, null where they do not lead to the sheet as it is stored. Whoever goes to one validates it. */
+  /** The states kept for a sheet as it is read from storage, null where they do not lead to the sheet as it is stored. Whoever goes to one validates it. */
   async get(sheet: Sheet): Promise<History | null> {
     const rows = await this.rows(sheet.id).toArray();
     const pointer = (await this.database.choices.get(this.key(sheet.id)))?.value;
     const at = rows.findIndex(({ number }) => number === pointer);
     const now = rows[at];
-    if (!now || JSON.stringify(now.sheet) !== JSON.stringify(sheet)) return null;
+    const kept = sheetSchema.safeParse(now?.sheet);
+    if (!kept.success || JSON.stringify(kept.data) !== JSON.stringify(sheet)) return null;
     return { steps: rows, at };
   }
 

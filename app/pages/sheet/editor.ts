@@ -41,7 +41,8 @@ interface Step {
 /** A state on its way into storage. */
 interface Write {
   readonly sheet: Sheet;
-  readonly number: number;
+  /** Number of the step it makes, null where it goes to one that is kept. */
+  readonly number: number | null;
   readonly remember: () => Promise<void>;
 }
 
@@ -56,6 +57,8 @@ export class Editor {
   private readonly writes = new Subject<Write>();
   /** Whether the next change of the same name belongs to the last one. */
   private merging = false;
+  /** The last state that was made by a change. */
+  private last: { readonly sheet: Sheet; readonly number: number } | null = null;
 
   readonly sheet = this.state.asReadonly();
   readonly missing = signal(false);
@@ -77,8 +80,8 @@ export class Editor {
     return timeline ? tally(timeline, this.state()?.stance ?? 'orthodox') : null;
   });
   readonly findings = computed(() => {
-    const sheet = this.state();
-    return sheet ? findings(sheet) : [];
+    const [sheet, timeline, sums] = [this.state(), this.timeline(), this.tally()];
+    return sheet && timeline && sums ? findings(sheet, timeline, sums) : [];
   });
   readonly rows = computed((): readonly BlockRow[] => this.rowsOf(this.state(), this.timeline()?.leaves ?? []));
 
@@ -151,6 +154,7 @@ export class Editor {
     this.steps.set([...kept, { sheet: after, name, number }]);
     this.at.set(kept.length);
     this.merging = true;
+    this.last = { sheet: after, number };
     this.show({ sheet: after, number, remember: () => this.history.put(number, name, after) });
   }
 
@@ -169,13 +173,12 @@ export class Editor {
     if (!to || !read?.success) return;
     this.at.update((at) => at + by);
     this.merging = false;
-    const { number } = to;
-    this.show({ sheet: read.data, number, remember: () => this.history.goTo(to.sheet.id, number) });
+    this.show({ sheet: read.data, number: null, remember: () => this.history.goTo(to.sheet.id, to.number) });
   }
 
   /** Writes a state, unless typing went on in the meantime: then a later state of the same step is on its way. */
   private async write({ sheet, number, remember }: Write): Promise<void> {
-    if (sheet !== this.state() && number === this.steps()[this.at()]?.number) return;
+    if (number === this.last?.number && sheet !== this.last.sheet) return;
     await this.sheets.put(sheet);
     await remember();
   }

@@ -98,6 +98,7 @@ export class EntryBar {
         )
       )
         return null;
+      if (/^["“]/.test(body) && !/["”]$/.test(body.slice(1))) return null;
       const length = /^build/i.test(body) ? '' : `${sayClock(this.split().ms ?? usualMs)} `;
       const meanings = { scheme: this.scheme(), parts: this.parts() };
       const { pieces, faults } = readPieceLine(length + body, meanings, freshId);

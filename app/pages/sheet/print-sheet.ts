@@ -1,6 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, viewChild } from '@angular/core';
+import {
+  ApplicationRef,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  type ElementRef,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
 import {
   pieceName,
+  unfoldedLength,
   sayClock,
   sayEffort,
   type Leaf,
@@ -23,6 +34,7 @@ const smallest = 0.35;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './print-sheet.html',
   styleUrl: './print-sheet.scss',
+  host: { '(window:beforeprint)': 'draw()', '(window:afterprint)': 'printing.set(false)' },
 })
 export class PrintSheet {
   readonly sheet = input.required<Sheet>();
@@ -31,7 +43,9 @@ export class PrintSheet {
   readonly tally = input.required<Tally | null>();
   readonly scheme = input.required<Scheme>();
 
-  private readonly inside = viewChild.required<ElementRef<HTMLElement>>('inside');
+  private readonly application = inject(ApplicationRef);
+  protected readonly printing = signal(false);
+  private readonly inside = viewChild<ElementRef<HTMLElement>>('inside');
   protected readonly sayClock = sayClock;
   protected readonly summary = computed(() => {
     const { people, level, leftHanded } = this.sheet().class;
@@ -46,9 +60,12 @@ export class PrintSheet {
     ].join(' · ');
   });
 
-  /** Shrinks what is drawn until it fits on one page. */
-  fit(): void {
-    const inside = this.inside().nativeElement;
+  /** Drawn only for the printer, however it was called, and shrunk until it fits on one page. */
+  protected draw(): void {
+    this.printing.set(true);
+    this.application.tick();
+    const inside = this.inside()?.nativeElement;
+    if (!inside) return;
     inside.style.setProperty('zoom', '1');
     let zoom = 1;
     // Columns fill anew at each size, so it is tried and not worked out.
@@ -59,9 +76,10 @@ export class PrintSheet {
     }
   }
 
-  /** The leaf whose staff stands for the piece: of a build the whole. */
+  /** The leaf whose staff stands for the piece: of a build the longest stage. */
   protected drawn({ leaves }: PieceRow): Leaf | null {
-    return leaves.findLast((leaf) => leaf.combination) ?? null;
+    const size = (leaf: Leaf | null): number => (leaf?.combination ? unfoldedLength(leaf.combination.items) : 0);
+    return leaves.reduce<Leaf | null>((best, leaf) => (size(leaf) > size(best) ? leaf : best), null);
   }
 
   protected words(row: PieceRow): string {

@@ -66,6 +66,7 @@ describe('a piece’s row', () => {
     const fixture = TestBed.createComponent(PieceView);
     fixture.componentRef.setInput('row', row);
     fixture.componentRef.setInput('start', 0);
+    fixture.componentRef.setInput('block', { ...freshBlock('round', freshId), pieces: [row.piece] });
     fixture.componentRef.setInput('scheme', six);
     const changes: Piece[] = [];
     fixture.componentInstance.changed.subscribe((piece) => changes.push(piece));
@@ -80,16 +81,21 @@ describe('a piece’s row', () => {
     expect(host.querySelector<HTMLSelectElement>('select')?.value).toBe('steady');
   });
 
-  it('changes effort by name or per cent, and non-stop by the menu', async () => {
+  it('changes effort by name or per cent, and non-stop and the breath by its options', async () => {
     const { host, changes, fixture } = await show(rowOf(combo(60_000, '1 2')));
     set(host, 'select', 'all-out', 'change');
     set(host, 'select', '70', 'change');
-    await chooseInMenu(fixture, 'Non-stop');
+    await chooseInMenu(fixture, 'Options');
+    await fixture.whenStable();
+    host.querySelector<HTMLInputElement>('kt-piece-options [type=checkbox]')?.click();
+    set(host, 'kt-piece-options [type=number]', '1.5', 'change');
     expect(changes.map((piece) => [piece.effort, piece.kind === 'combination' && piece.nonStop])).toEqual([
       ['all-out', undefined],
       [70, undefined],
       ['steady', true],
+      ['steady', undefined],
     ]);
+    expect(changes[3]).toEqual(jasmine.objectContaining({ gapMs: 1500 }));
   });
 
   it('asks how it goes on only where a combination ends in the other stance', async () => {
@@ -102,11 +108,16 @@ describe('a piece’s row', () => {
     const { host, changes, fixture } = await show(rowOf(freshBuild('1 2 sl 6', freshId), 90_000));
     expect(host.querySelectorAll('ol.stages li').length).toBe(3);
     expect(host.querySelectorAll('.ring').length).toBe(4);
-    await chooseInMenu(fixture, 'One stage a round');
-    await chooseInMenu(fixture, 'Defences are stages of their own');
+    await chooseInMenu(fixture, 'Options');
+    await fixture.whenStable();
+    set(host, 'kt-build-options [title^="0:30"]', 'round', 'change');
+    set(host, 'kt-build-options label:nth-of-type(4) select', 'own', 'change');
+    set(host, 'kt-build-options select', 'kick-close', 'change');
+    set(host, 'kt-build-options [title^="0:30"]', 'banana', 'change');
     expect(changes).toEqual([
       jasmine.objectContaining({ every: 'round' }),
       jasmine.objectContaining({ defence: 'own' }),
+      jasmine.objectContaining({ build: 'kick-close', goal: '1 2 sl 6' }),
     ]);
   });
 

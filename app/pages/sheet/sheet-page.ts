@@ -111,8 +111,6 @@ export class SheetPage {
   protected readonly book = inject(BookService);
   private readonly files = inject(FilesService);
   private readonly entry = viewChild(EntryBar);
-  private readonly printed = viewChild(PrintSheet);
-  protected readonly printing = signal(false);
 
   /** Id of the piece whose text is in the entry line. */
   protected readonly editing = signal<string | null>(null);
@@ -220,13 +218,8 @@ export class SheetPage {
     this.host.nativeElement.querySelector<HTMLInputElement>('#find')?.focus();
   }
 
-  /** Drawn for the printer only, and fitted to one page before the browser asks. */
   protected print(): void {
-    this.printing.set(true);
-    this.application.tick();
-    this.printed()?.fit();
     window.print();
-    this.printing.set(false);
   }
 
   protected dropBlock(event: CdkDragDrop<unknown, unknown, string>): void {

@@ -46,9 +46,7 @@ interface Proposal {
     }
 
     .changes {
-      max-height: 15rem;
       margin: 0.4rem 0;
-      overflow-y: auto;
       font-size: 0.88rem;
       list-style: disc;
       padding-inline-start: 1.2rem;

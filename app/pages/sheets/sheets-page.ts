@@ -146,7 +146,11 @@ export class SheetsPage {
   private async importText(name: string, text: string): Promise<void> {
     const { sheet, faults } = readTempoText(text);
     const wrong = faults.filter(({ level }) => level === 'error');
-    const added = await this.sheets.addImported({ ...sheet, id: freshId(), title: sheet.title || name });
+    const added = await this.sheets.addImported({
+      ...sheet,
+      id: freshId(),
+      title: sheet.title || name.replace(/(\.tempo)?\.txt$/i, ''),
+    });
     this.snack.open(`“${added.title}” imported`, undefined, { duration: 4000 });
     if (wrong.length > 0)
       this.refusal.set({

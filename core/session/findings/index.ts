@@ -1,5 +1,5 @@
-import { tally } from '../../tally/planned';
-import { blockName, compile } from '../compile';
+import { tally, type Tally } from '../../tally/planned';
+import { blockName, compile, type Timeline } from '../compile';
 import type { Sheet } from '../schema';
 import { schemeOf } from '../stored';
 import { announcedFindings } from './announced';
@@ -36,12 +36,16 @@ function sheetFindings(sheet: Sheet): Finding[] {
 const rank = { error: 0, warning: 1, note: 2 } as const;
 
 /**
- * Everything worth saying about a sheet, errors first. Derived; the sheet is not changed.
+ * Everything worth saying about a sheet, errors first. Derived; the sheet is not changed. Whoever has its timeline and
+ * tally already passes them.
  * @example findings(sheet).filter((finding) => finding.level === 'error')
  */
-export function findings(sheet: Sheet): Finding[] {
-  const timeline = compile(sheet);
-  const checked: Checked = { sheet, timeline, tally: tally(timeline, sheet.stance) };
+export function findings(
+  sheet: Sheet,
+  timeline: Timeline = compile(sheet),
+  sums: Tally = tally(timeline, sheet.stance),
+): Finding[] {
+  const checked: Checked = { sheet, timeline, tally: sums };
   const rounds = new Map<string, number | null>();
   for (const leaf of timeline.leaves)
     if (leaf.block === 'round' && !rounds.has(leaf.blockId)) rounds.set(leaf.blockId, leaf.round);

@@ -1,0 +1,63 @@
+import { bodyHeights, doubleEndSwing, pendulumPeriod, rotate, sayFault, speedBagRate } from '../core/index';
+import { BadInput } from './io';
+import { numberFlag, wholeFlag } from './numbers';
+
+/** Flags of `tempo bench`. */
+export type BenchOptions = Readonly<Partial<Record<string, string | boolean>>>;
+
+const exact = (value: number): number => Number(value.toPrecision(10));
+
+function flag(options: BenchOptions, name: string): string | undefined {
+  const given = options[name];
+  return typeof given === 'string' ? given : undefined;
+}
+
+/** A positive measure in SI units. */
+function measure(options: BenchOptions, name: string, most: number): number {
+  return numberFlag(name, flag(options, name), 1e-6, most);
+}
+
+/** `tempo bench pendulum|double-end|speed-bag|heights|rotation`: what the bag bench works out. */
+export function bench(what: string | undefined, options: BenchOptions): unknown {
+  switch (what) {
+    case 'pendulum':
+      return { period: exact(pendulumPeriod(measure(options, 'length', 100))) };
+    case 'double-end': {
+      const swing = doubleEndSwing({
+        mass: measure(options, 'mass', 100),
+        upper: measure(options, 'upper', 100),
+        lower: measure(options, 'lower', 100),
+        tensionUpper: measure(options, 'tension-upper', 100_000),
+        tensionLower: measure(options, 'tension-lower', 100_000),
+      });
+      return {
+        frequency: exact(swing.frequency),
+        returnInterval: exact(swing.returnInterval),
+        tempos: swing.tempos.map(exact),
+        notes: swing.notes,
+      };
+    }
+    case 'speed-bag': {
+      const rate = speedBagRate(
+        measure(options, 'rebounds-per-minute', 10_000),
+        wholeFlag('rebounds-per-hit', flag(options, 'rebounds-per-hit'), 1, 99),
+      );
+      if (!rate.ok) throw new BadInput(`--rebounds-per-hit: ${sayFault(rate.fault).replace(/^character 1: /, '')}`);
+      return { hitsPerMinute: exact(rate.value) };
+    }
+    case 'heights':
+      return bodyHeights(measure(options, 'stature', 3));
+    case 'rotation': {
+      const kinds = (flag(options, 'kinds') ?? '')
+        .split(',')
+        .map((kind) => kind.trim())
+        .filter(Boolean);
+      if (kinds.length === 0)
+        throw new BadInput('--kinds missing: write them with commas, for example "heavy,double-end,shadow"');
+      const { turns, sharing } = rotate(wholeFlag('groups', flag(options, 'groups'), 1, 500), kinds);
+      return { turns, sharing };
+    }
+    default:
+      throw new BadInput(`${what ?? 'bench'}: write bench pendulum, double-end, speed-bag, heights or rotation`);
+  }
+}

@@ -1,0 +1,135 @@
+import { expect, test } from '@playwright/test';
+
+const total = '.tools ~ * .figures, header .figures';
+
+test.describe('a sheet a coach can live in', () => {
+  test('draft, fit to 30:00, edit, text view, reload, undo', async ({ page }) => {
+    await page.goto('/sheets');
+    await page.getByRole('button', { name: 'Draft for me' }).click();
+    const form = page.getByRole('form', { name: 'Draft for me' });
+    await form.getByLabel('Minutes').fill('25');
+    await form.getByLabel('Level').selectOption('intermediate');
+    await form.getByLabel('Combinations to work towards').fill('1 2 3b 2; nonsense');
+    await form.getByRole('button', { name: 'Draft' }).click();
+    await expect(form.getByRole('alert')).toContainText('nonsense');
+    await form.getByLabel('Combinations to work towards').fill('1 2 3b 2');
+    await form.getByRole('button', { name: 'Draft' }).click();
+    await expect(page.locator(total).first()).toHaveText('25:00');
+    await expect(page.locator('.findings .error, li.error')).toHaveCount(0);
+
+    await page.getByRole('tab', { name: 'Whole' }).click();
+    await page.getByLabel('Minutes').fill('30');
+    await page.getByRole('button', { name: 'Fit', exact: true }).click();
+    await expect(page.getByRole('region', { name: 'What would change' })).toContainText('Fit to 30:00');
+    await page.getByRole('button', { name: 'Change this sheet' }).click();
+    await expect(page.locator(total).first()).toHaveText('30:00');
+
+    await page.getByRole('tab', { name: 'Text' }).click();
+    const text = page.getByLabel('The whole sheet as text');
+    await expect(text).toHaveValue(/\ncool-down /);
+    await text.evaluate((field: HTMLTextAreaElement) => {
+      field.value = `${field.value}\nrest 1:00\nround 2:00 "Typed"\n  build pyramid every 0:40: 1 2\n`;
+      field.dispatchEvent(new Event('input'));
+    });
+    await expect(page.locator(total).first()).toHaveText('33:00');
+    await expect(page.getByLabel('Title of Round').last()).toHaveValue('Typed');
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+    await page.reload();
+    await expect(page.locator(total).first()).toHaveText('33:00');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator(total).first()).toHaveText('30:00');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator(total).first()).toHaveText('25:00');
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await expect(page.locator(total).first()).toHaveText('33:00');
+  });
+
+  test('builds by typing, re-opened and changed later; mends by one key', async ({ page }) => {
+    await page.goto('/sheets');
+    await page.getByRole('button', { name: 'New sheet' }).click();
+    const entry = page.getByLabel('Type a combination');
+    await entry.fill('build kick-close every 0:30: 1 2 3');
+    await entry.press('Enter');
+    await expect(page.locator('ol.stages li')).toHaveCount(5);
+    await expect(page.locator(total).first()).toHaveText('2:30');
+    await page.locator('kt-piece-view .piece').focus();
+    await page.keyboard.press('o');
+    const options = page.getByRole('group', { name: 'Options of the build' });
+    await options.getByLabel('Kind').selectOption('ladder');
+    await expect(page.locator('ol.stages li')).toHaveCount(3);
+    await expect(options.getByRole('status')).toContainText('3 stages take 1:30, there is 2:30');
+    await options.getByRole('button', { name: 'Make the round 1:30' }).click();
+    await expect(page.locator(total).first()).toHaveText('1:30');
+    await options.getByLabel('Every').fill('0:40');
+    await options.getByLabel('Every').press('Enter');
+    await options.getByLabel('Every').blur();
+    await expect(page.locator('li.error')).toContainText('3 stages take 2:00, but the round is 1:30');
+    await page.keyboard.press('Alt+m');
+    await expect(page.locator('li.error')).toHaveCount(0);
+  });
+
+  test('marks many rows by keys and mouse, and changes them together', async ({ page }) => {
+    await page.goto('/sheets');
+    await page.getByRole('button', { name: 'From a template' }).click();
+    await page.getByRole('menuitem', { name: /High and low/ }).click();
+    await page.locator('kt-block-view .head').first().focus();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Shift+ArrowDown');
+    await page.keyboard.press('Shift+ArrowDown');
+    const bar = page.getByRole('toolbar', { name: 'Marked rows' });
+    await expect(bar).toContainText('3 marked');
+    await bar.getByLabel('Effort').selectOption('easy');
+    await expect(page.locator('kt-piece-view select.effort').nth(1)).toHaveValue('easy');
+    await bar.getByRole('button', { name: '+5 s' }).click();
+    await expect(page.locator('kt-piece-view').first().getByRole('textbox').first()).toHaveValue('2:05');
+    await bar.getByRole('button', { name: 'Delete' }).click();
+    await expect(page.locator('kt-block-view').first().locator('kt-piece-view')).toHaveCount(1);
+    await page.getByRole('button', { name: 'Undo' }).first().click();
+    await expect(page.locator('kt-block-view').first().locator('kt-piece-view')).toHaveCount(4);
+    await page.locator('kt-block-view .name').nth(1).click();
+    await page
+      .locator('kt-block-view .name')
+      .nth(3)
+      .click({ modifiers: ['Shift'] });
+    await expect(bar).toContainText(/\d+ marked/);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('f');
+    await page.getByLabel('Find on the sheet').fill('singles');
+    await expect(page.getByText('2 found')).toBeVisible();
+  });
+
+  test('a template, a clock format and an exercise by the menus; text comes in as a file', async ({ page }) => {
+    await page.goto('/sheets');
+    await page.getByLabel('Import').setInputFiles({
+      name: 'note.tempo.txt',
+      mimeType: 'text/plain',
+      buffer: Buffer.from('# Jotted down\nround 2:00: 1 2 jabb\ncool-down 1:00\n'),
+    });
+    await expect(page.getByRole('alert')).toContainText('line 2, column 17');
+    await page.getByRole('link', { name: 'Jotted down', exact: true }).click();
+    await expect(page.locator(total).first()).toHaveText('3:00');
+    await page.locator('kt-block-view .head').last().focus();
+    await page.getByRole('button', { name: 'Formats' }).click();
+    await page.getByRole('menuitem', { name: /Hard and easy, four pairs/ }).click();
+    await expect(page.locator(total).first()).toHaveText('9:00');
+    await page.locator('kt-block-view .head').nth(1).focus();
+    await page.getByRole('button', { name: 'Exercises' }).click();
+    await page.getByRole('menuitem', { name: /Long breaths/ }).click();
+    await expect(page.locator('kt-piece-view').getByLabel('What is done')).toHaveValue('Long breaths');
+  });
+
+  test('prints an hour on one page', async ({ page }) => {
+    await page.goto('/sheets');
+    await page.getByRole('button', { name: 'From a template' }).click();
+    await page.getByRole('menuitem', { name: /One hour/ }).click();
+    await expect(page.locator(total).first()).toHaveText('1:00:00');
+    for (const format of ['A4', 'Letter']) {
+      const pdf = (
+        await page.pdf({ format, margin: { top: '10mm', bottom: '10mm', left: '10mm', right: '10mm' } })
+      ).toString('latin1');
+      expect(pdf.match(/\/Type\s*\/Page[^s]/g)?.length, format).toBe(1);
+    }
+  });
+});
