@@ -13,13 +13,15 @@ import {
   toSeconds,
   writeCombination,
   writeSheetJson,
+  writeSrt,
   writeTempoText,
+  writeVtt,
   type Sheet,
 } from '../core/index';
 import { BadInput, readSheet, readSheetAs } from './io';
 
 /** A sheet whose text can be read throughout; timeline and tally make no sense of anything else. */
-function readableSheet(path: string): Sheet {
+export function readableSheet(path: string): Sheet {
   const { sheet, faults } = readSheet(path);
   const wrong = faults.find(({ level }) => level === 'error');
   if (wrong) throw new BadInput(`${path}: ${sayPlace(wrong)}: ${wrong.what}; ${wrong.mend}`);
@@ -118,6 +120,8 @@ const formats = [
     what: 'a sheet as text, docs/formats/tempo-text.md',
     write: writeTempoText,
   },
+  { name: 'vtt', ending: '.vtt', what: 'the calls as WebVTT subtitles, written only', write: writeVtt },
+  { name: 'srt', ending: '.srt', what: 'the calls as SubRip subtitles, written only', write: writeSrt },
 ] as const;
 
 /** Formats that `tempo export` and `tempo import` know. */
@@ -135,7 +139,7 @@ function formatNamed(name: string | undefined): (typeof formats)[number] {
 /** `tempo export FILE --to FORMAT [--out PATH]`: the sheet as JSON, or the text of any other format in `text`. */
 export function exportSheet(path: string, to: string | undefined, out: string | undefined): unknown {
   const format = formatNamed(to);
-  const { sheet } = readSheet(path);
+  const sheet = format.name === 'vtt' || format.name === 'srt' ? readableSheet(path) : readSheet(path).sheet;
   if (out === undefined) return format.name === 'json' ? sheet : { format: format.name, text: format.write(sheet) };
   try {
     writeFileSync(out, format.write(sheet));
@@ -147,5 +151,8 @@ export function exportSheet(path: string, to: string | undefined, out: string | 
 
 /** `tempo import PATH --from FORMAT`: the sheet as JSON, whatever the file is called. */
 export function importSheet(path: string, from: string | undefined): unknown {
-  return formatNamed(from).name === 'json' ? readSheetAs(path, 'json') : readSheetAs(path, 'text');
+  const { name } = formatNamed(from);
+  if (name === 'vtt' || name === 'srt')
+    throw new BadInput(`${name}: subtitles are written only; import json or tempo-text`);
+  return readSheetAs(path, name === 'json' ? 'json' : 'text');
 }

@@ -2,12 +2,13 @@ import { parseArgs } from 'node:util';
 import { build } from './build';
 import { bench } from './bench';
 import { calldrill } from './calldrill';
+import { calls } from './calls';
 import { combo } from './combo';
 import { BadInput } from './io';
 import { adapt, check, exportSheet, formatHelp, importSheet, tallySheet, timeline } from './sheet';
 
 const usage =
-  'write tempo combo|build|calldrill|check|timeline|tally|adapt|bench|export|import …; docs/cli.md describes them';
+  'write tempo combo|build|calldrill|check|timeline|tally|calls|adapt|bench|export|import …; docs/cli.md describes them';
 
 const options = {
   scheme: { type: 'string' },
@@ -64,6 +65,8 @@ function answer(args: string[]): unknown {
       return timeline(oneFile(rest));
     case 'tally':
       return tallySheet(oneFile(rest));
+    case 'calls':
+      return calls(oneFile(rest));
     case 'adapt':
       return adapt(oneFile(rest), values.bag);
     case 'bench':

@@ -72,3 +72,8 @@ export * from './bags/bench/double-end';
 export * from './bags/bench/heights';
 export * from './bags/bench/speed-bag';
 export * from './lanes/rotation';
+export * from './calls/call';
+export * from './calls/candidates';
+export { schedule, type Schedule } from './calls/schedule';
+export * from './calls/track';
+export * from './formats/subtitles';

@@ -5,7 +5,14 @@ import { schemeOf } from '../stored';
 import { announcedFindings } from './announced';
 import type { Checked, Finding, Place } from './finding';
 import { buildFindings, lengthFindings, sayFindings, seamFindings, unreadFindings } from './pieces';
-import { allOutFindings, balanceFindings, goalFindings, restFindings, warmUpFindings } from './training';
+import {
+  allOutFindings,
+  balanceFindings,
+  crowdedRestFindings,
+  goalFindings,
+  restFindings,
+  warmUpFindings,
+} from './training';
 
 export type { Finding, Mend } from './finding';
 
@@ -69,6 +76,7 @@ export function findings(
     ...announcedFindings(checked, places),
     ...warmUpFindings(checked),
     ...restFindings(checked, places),
+    ...crowdedRestFindings(checked),
     ...allOutFindings(checked),
     ...balanceFindings(checked),
   ];

@@ -1,3 +1,4 @@
+import { restNeeds } from '../../calls/candidates';
 import { planLeaf } from '../../tally/planned';
 import type { Milliseconds } from '../../units';
 import { sayClock } from '../clock-text';
@@ -210,4 +211,40 @@ export function balanceFindings({ sheet, tally, timeline }: Checked): Finding[] 
       mends: [],
     });
   return found;
+}
+
+/** A rest that has not the time for what is said in it. */
+export function crowdedRestFindings({ timeline }: Checked): Finding[] {
+  const seen = new Set<string>();
+  return timeline.leaves.flatMap((leaf): Finding[] => {
+    if (leaf.kind !== 'rest' || leaf.open || seen.has(leaf.blockId)) return [];
+    seen.add(leaf.blockId);
+    const { needs, what } = restNeeds(timeline, leaf);
+    if (needs <= leaf.ms) return [];
+    const enough = Math.ceil(needs / 5000) * 5000;
+    const between = leaf.label === 'Rest' && leaf.block === 'rest' && leaf.pieceId === null;
+    return [
+      {
+        level: 'warning',
+        kind: 'crowded rest',
+        where: leaf.label,
+        what: `this rest is ${sayClock(leaf.ms)}; ${what.join(', ')} and the count need ${sayClock(enough)}`,
+        mend: `make the rest ${sayClock(enough)}, or the next combination shorter`,
+        blockId: leaf.blockId,
+        mends: [
+          {
+            label: `Make the rest ${sayClock(enough)}`,
+            edit: (now) => {
+              const block = now.blocks.find(({ id }) => id === leaf.blockId);
+              return changeBlock(
+                now,
+                leaf.blockId,
+                between && block?.kind !== 'rest' ? { restMs: enough } : { ms: enough },
+              );
+            },
+          },
+        ],
+      },
+    ];
+  });
 }

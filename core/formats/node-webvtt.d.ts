@@ -1,0 +1,9 @@
+/** The part of node-webvtt that the specs use; it brings no types. */
+declare module 'node-webvtt' {
+  interface Parsed {
+    readonly valid: boolean;
+    readonly cues: readonly { readonly start: number; readonly end: number; readonly text: string }[];
+  }
+  const webvtt: { parse(text: string, options?: { readonly strict?: boolean }): Parsed };
+  export = webvtt;
+}

@@ -1,0 +1,55 @@
+import webvtt from 'node-webvtt';
+import { parseSync } from 'subtitle';
+import { callTrack } from '../calls/track';
+import { sessionTemplates } from '../library/templates';
+import { readTempoText } from './tempo-text/index';
+import { writeSrt, writeVtt } from './subtitles';
+
+interface Read {
+  readonly from: number;
+  readonly to: number;
+  readonly text: string;
+}
+
+const vtt = (text: string): Read[] =>
+  webvtt.parse(text, { strict: true }).cues.map(({ start, end, text: words }) => ({
+    from: Math.round(start * 1000),
+    to: Math.round(end * 1000),
+    text: words,
+  }));
+const srt = (text: string): Read[] =>
+  parseSync(text).flatMap((node) =>
+    node.type === 'cue' ? [{ from: node.data.start, to: node.data.end, text: node.data.text }] : [],
+  );
+
+// Read by node-webvtt (strict) and subtitle, two parsers from the registry.
+describe('subtitles', () => {
+  it('carry every call at its second, in both forms alike', () => {
+    for (const { id, text } of sessionTemplates) {
+      const { sheet } = readTempoText(text);
+      const { calls } = callTrack(sheet);
+      const read = vtt(writeVtt(sheet));
+      expect(srt(writeSrt(sheet)))
+        .withContext(id)
+        .toEqual(read);
+      for (const call of calls)
+        expect(
+          read.some(
+            ({ from, text: words }) => from === call.at && words === (call.kind === 'bell' ? '[bell]' : call.say),
+          ),
+        )
+          .withContext(`${id} ${call.at} ${call.say}`)
+          .toBeTrue();
+      read.slice(1).forEach(({ from }, at) => {
+        expect(from).toBeGreaterThanOrEqual(read[at]?.to ?? 0);
+      });
+    }
+  });
+
+  it('hold words that the format would take for marks', () => {
+    const { sheet } = readTempoText('round 1:00\n  1:00 "hands <b> & --> high"');
+    expect(writeVtt(sheet)).toContain('hands &lt;b&gt; &amp; --&gt; high');
+    expect(srt(writeSrt(sheet)).some(({ text }) => text.includes('hands'))).toBeTrue();
+    expect(vtt(writeVtt(readTempoText('').sheet))).toEqual([]);
+  });
+});

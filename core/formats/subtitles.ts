@@ -1,0 +1,54 @@
+import { compile } from '../session/compile';
+import { callTrack } from '../calls/track';
+import type { Sheet } from '../session/schema';
+import type { Milliseconds } from '../units';
+
+/** A cue's time. WebVTT parts thousandths by a point, SubRip by a comma. */
+function stamp(ms: Milliseconds, point: '.' | ','): string {
+  const two = (value: number): string => String(value).padStart(2, '0');
+  const seconds = Math.floor(ms / 1000);
+  return `${two(Math.floor(seconds / 3600))}:${two(Math.floor(seconds / 60) % 60)}:${two(seconds % 60)}${point}${String(ms % 1000).padStart(3, '0')}`;
+}
+
+/** Subtitles stand at least this long, so that they can be read (house value), but never into the next one. */
+const leastShown: Milliseconds = 1200;
+
+interface Cue {
+  readonly from: Milliseconds;
+  readonly to: Milliseconds;
+  readonly text: string;
+}
+
+function cuesOf(sheet: Sheet): Cue[] {
+  // What is said at an open break has no place on the clock, so it is left out.
+  const all = [...callTrack(sheet).calls].sort((a, b) => a.at - b.at);
+  const end = compile(sheet).ms + leastShown;
+  return all.flatMap((call, index): Cue[] => {
+    const next = all[index + 1]?.at ?? end;
+    const to = Math.min(Math.max(call.at + call.ms, call.at + leastShown), Math.max(next, call.at + 1));
+    return to - call.at < 50 ? [] : [{ from: call.at, to, text: call.kind === 'bell' ? '[bell]' : call.say }];
+  });
+}
+
+const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
+
+/**
+ * The calls of a session as WebVTT (W3C), so that a filmed session gets them as subtitles.
+ * @example writeVtt(sheet).startsWith('WEBVTT')
+ */
+export function writeVtt(sheet: Sheet): string {
+  const cues = cuesOf(sheet).map(
+    ({ from, to, text }, at) => `${at + 1}\n${stamp(from, '.')} --> ${stamp(to, '.')}\n${escaped(text)}\n`,
+  );
+  return `WEBVTT\n\n${cues.join('\n')}`;
+}
+
+/** The same as SubRip text, which has no standard; read widely as numbered cues with a comma before thousandths. */
+export function writeSrt(sheet: Sheet): string {
+  return cuesOf(sheet)
+    .map(
+      ({ from, to, text }, at) =>
+        `${at + 1}\n${stamp(from, ',')} --> ${stamp(to, ',')}\n${text.replaceAll('\n', ' ')}\n`,
+    )
+    .join('\n');
+}
