@@ -19,6 +19,8 @@ module.exports = (config) => {
         ],
       },
     },
+    // A busy machine may keep the browser quiet for a while.
+    browserNoActivityTimeout: 120_000,
     reporters: ['dots'],
     restartOnFileChange: false,
   });

@@ -29,6 +29,40 @@ const pictures: readonly Picture[] = [
       await page.getByLabel('Type a combination').fill('1 2 3b ro 4 6');
     },
   },
+  {
+    name: 'sheet-text',
+    path: '/sheets/demo-hands-then-legs',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Text' }).click();
+      await page.locator('kt-block-view .head').nth(2).focus();
+    },
+  },
+  {
+    name: 'sheet-glance',
+    path: '/sheets/demo-hands-then-legs',
+    dark: true,
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Glance' }).click();
+      await page.locator('kt-glance svg').first().waitFor();
+      await page.locator('kt-piece-view .piece').nth(3).focus();
+      await page.keyboard.press('o');
+    },
+  },
+  {
+    name: 'sheet-whole',
+    path: '/sheets/demo-hands-then-legs',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Whole' }).click();
+      await page.getByRole('button', { name: 'no kicks' }).click();
+    },
+  },
+  {
+    name: 'draft',
+    path: '/sheets',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Draft for me' }).click();
+    },
+  },
   { name: 'combos', path: '/combos', prepare: (page) => page.locator('.list li').first().waitFor() },
   {
     name: 'combination',

@@ -84,6 +84,8 @@ describe('beside the sheet', () => {
     await press('Keep as a new sheet');
     const sheets = TestBed.inject(SheetsService);
     await until(() => (sheets.all() ?? []).some(({ sheet }) => sheet.title === 'Tower, no kicks'));
+    // The note of it comes last; a spec that ends before leaves it without an application.
+    await until(() => document.querySelector('mat-snack-bar-container') !== null);
     expect(applied.length).toBe(1);
   });
 
