@@ -53,6 +53,11 @@ export const clockFormats: readonly ClockFormat[] = [
     group: 'hard and easy',
     text: 'round 2:30 "Ramp"\n0:30 50% nonstop: 1 2\n0:30 60% nonstop: 1 2\n0:30 70% nonstop: 1 2\n0:30 80% nonstop: 1 2\n0:30 100% nonstop: 1 2',
   },
+  {
+    name: 'Raise until it breaks',
+    group: 'hard and easy',
+    text: '// stop where form goes, and note the fault: it is the focus of the next session\nround 3:00 "Raise until it breaks"\n0:30 50%: 1 2 3\n0:30 60%: 1 2 3\n0:30 70%: 1 2 3\n0:30 80%: 1 2 3\n0:30 90%: 1 2 3\n0:30 100%: 1 2 3',
+  },
   { name: 'Non-stop finish', group: 'finish', text: 'round 3:00\n2:40: 1 2 3b\n0:20 all-out nonstop: 1 2' },
   {
     name: 'Calls: count, direction, go',

@@ -1,6 +1,9 @@
 import type { Level } from '../session/schema';
 import type { Milliseconds } from '../units';
 
+/** What a piece may need beside floor and shoes. */
+export type Equipment = 'rope' | 'mat' | 'bag';
+
 /** A warm-up, core or cool-down piece: what it is called, how long it usually takes, and how it is done. */
 export interface Exercise {
   readonly name: string;
@@ -10,7 +13,7 @@ export interface Exercise {
   readonly how: string;
   /** The easiest level it is given to. */
   readonly from: Level;
-  readonly needs?: 'rope' | 'mat' | 'bag';
+  readonly needs?: Equipment;
   /** Feet leave the floor. */
   readonly jumps?: true;
   /** The hands carry weight with the wrist bent. */
@@ -253,9 +256,21 @@ export const exercises: readonly Exercise[] = [
 
 const rank: Readonly<Record<Level, number>> = { beginner: 0, intermediate: 1, advanced: 2 };
 
-/** Pieces for a part of the session that a level can do. `exercisesFor('core', 'beginner')` */
-export function exercisesFor(part: Exercise['part'], level: Level): Exercise[] {
-  return exercises.filter((each) => each.part === part && rank[each.from] <= rank[level]);
+/**
+ * Pieces for a part of the session that a level can do with what is there; all equipment unless told.
+ * @example exercisesFor('core', 'beginner', []) // those that need no mat
+ */
+export function exercisesFor(
+  part: Exercise['part'],
+  level: Level,
+  equipment: readonly Equipment[] = ['rope', 'mat', 'bag'],
+): Exercise[] {
+  return exercises.filter(
+    (each) =>
+      each.part === part &&
+      rank[each.from] <= rank[level] &&
+      (each.needs === undefined || equipment.includes(each.needs)),
+  );
 }
 
 /** The piece that some words name, whatever else they say; null where they name none. */

@@ -62,6 +62,7 @@ describe('the library', () => {
       expect(easy.some(({ jumps }) => !jumps)).toBeTrue();
       expect(exercisesFor(part, 'advanced').length).toBeGreaterThanOrEqual(easy.length);
     }
+    expect(exercisesFor('core', 'advanced', []).map(({ needs }) => needs)).toEqual([undefined]);
     expect(exerciseNamed('plank, knees down')?.name).toBe('Plank');
     expect(exerciseNamed('juggling')).toBeNull();
     expect(exercises.every(({ how }) => how.endsWith('.'))).toBeTrue();

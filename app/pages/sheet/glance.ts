@@ -13,6 +13,9 @@ import {
 import type { EChartsType } from 'echarts/core';
 import { effortOverTime, sayClock, strikeGroups, strikesByKind, type Stance, type Timeline } from '../../../core/index';
 
+/** Longer ones are marked every ten minutes, others every five. */
+const longSession = 40 * 60_000;
+
 /** The plan at a glance: how hard over time, and which strikes on which side. The drawing library comes only when it is looked at. */
 @Component({
   selector: 'kt-glance',
@@ -129,6 +132,7 @@ export class Glance {
         type: 'value',
         min: 0,
         max: this.timeline().ms / 1000,
+        interval: this.timeline().ms > longSession ? 600 : 300,
         ...axis,
         axisLabel: { color: soft, formatter: (value: number) => sayClock(value * 1000) },
         splitLine: { show: false },
