@@ -47,6 +47,18 @@ export class HistoryService {
     });
   }
 
+  /** Begins a history anew; those of sheets that are gone are let go. */
+  async begin(sheet: Sheet): Promise<void> {
+    await this.put(0, '', sheet);
+    const { sheets, steps } = this.database;
+    const [here, kept] = await Promise.all([
+      sheets.toCollection().primaryKeys(),
+      steps.orderBy('sheetId').uniqueKeys(),
+    ]);
+    const gone = kept.filter((id): id is string => typeof id === 'string' && !here.includes(id));
+    await steps.where('sheetId').anyOf(gone).delete();
+  }
+
   /** Remembers which of the kept states is the present one. */
   async goTo(sheetId: string, number: number): Promise<void> {
     await this.database.choices.put({ key: this.key(sheetId), value: number });

@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { addBlock, emptySheet, freshBlock, removeBlock, type Sheet } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
 import { SheetsService } from '../../services/sheets.service';
+import { Database } from '../../store/database';
 import { testProviders, until } from '../../spec-store.spec';
 import { Editor } from './editor';
 
@@ -64,6 +65,19 @@ describe('the editor', () => {
     expect(again.sheet()?.blocks.length).toBe(0);
     expect(again.canUndo()).toBeFalse();
     await until(() => again.saving() === 'saved');
+  });
+
+  it('lets go of the steps of a sheet that is gone', async () => {
+    const { editor, sheets, sheet } = await setUp();
+    editor.apply(round);
+    await until(() => editor.saving() === 'saved');
+    await sheets.remove(sheet.id);
+    const other = emptySheet(freshId, 'Other');
+    await sheets.put(other);
+    const again = TestBed.runInInjectionContext(() => new Editor());
+    await again.open(other.id);
+    const { steps } = TestBed.inject(Database);
+    expect(await steps.orderBy('sheetId').uniqueKeys()).toEqual([other.id]);
   });
 
   it('begins anew where the sheet was changed elsewhere', async () => {

@@ -134,7 +134,7 @@ export class Editor {
     this.missing.set(sheet === null);
     this.steps.set(kept?.steps ?? (sheet ? [{ sheet, name: '', number: 0 }] : []));
     this.at.set(kept?.at ?? 0);
-    if (sheet && !kept) await this.history.put(0, '', sheet);
+    if (sheet && !kept) await this.history.begin(sheet);
     this.merging = false;
     this.state.set(sheet);
     this.marked.set(new Set());
@@ -178,7 +178,8 @@ export class Editor {
 
   /** Writes a state, unless typing went on in the meantime: then a later state of the same step is on its way. */
   private async write({ sheet, number, remember }: Write): Promise<void> {
-    if (number === this.last?.number && sheet !== this.last.sheet) return;
+    const { last } = this;
+    if (last?.sheet.id === sheet.id && number === last.number && sheet !== last.sheet) return;
     await this.sheets.put(sheet);
     await remember();
   }
