@@ -1,6 +1,7 @@
 import { buildKinds, buildUp, goalsOf, writeCombination, type Scheme, type Stage } from '../core/index';
 import { combinationFrom, schemeNamed } from './combo';
 import { BadInput } from './io';
+import { wholeFlag } from './numbers';
 
 export interface BuildOptions {
   readonly kind?: string;
@@ -24,16 +25,9 @@ function choice<const T extends string>(
   return found;
 }
 
-function wholeNumber(flag: string, given: string): number {
-  const value = Number(given);
-  if (!Number.isInteger(value) || value < 1 || value > 99)
-    throw new BadInput(`--${flag} ${given}: write a whole number from 1 to 99`);
-  return value;
-}
-
 function cutsFrom(given: string | undefined): number[] {
   const cuts = (given ?? '').split(',').filter((cut) => cut.trim() !== '');
-  return cuts.map((cut) => wholeNumber('cuts', cut));
+  return cuts.map((cut) => wholeFlag('cuts', cut, 1, 99));
 }
 
 function stagesFor(goals: readonly string[], options: BuildOptions, scheme: Scheme): readonly Stage[] {
@@ -45,8 +39,8 @@ function stagesFor(goals: readonly string[], options: BuildOptions, scheme: Sche
     );
   if (wanted === 2 && goals.length < 2)
     throw new BadInput('a join needs two goals, each in quotes; write for example "1 2" "3b 2"');
-  const from = options.from === undefined ? undefined : wholeNumber('from', options.from);
-  const to = options.to === undefined ? undefined : wholeNumber('to', options.to);
+  const from = options.from === undefined ? undefined : wholeFlag('from', options.from, 1, 99);
+  const to = options.to === undefined ? undefined : wholeFlag('to', options.to, 1, 99);
   if (kind === 'alternator' && (from ?? 2) > (to ?? 5))
     throw new BadInput(`--from ${from ?? 2}: it is more than --to ${to ?? 5}; write the smaller number first`);
   const read = wanted === 0 ? [] : Array.from({ length: wanted }, (_, at) => combinationFrom(goals[at], scheme));

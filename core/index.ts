@@ -31,6 +31,8 @@ export * from './session/stored';
 export * from './session/stages';
 export * from './session/build-fit';
 export * from './session/changes';
+export * from './session/passes';
+export * from './session/block-names';
 export * from './session/fit-minutes';
 export * from './notation/map-moves';
 export * from './library/exercises';

@@ -71,6 +71,9 @@ export interface Dropped {
   readonly why: string;
 }
 
+/** Between two calls (house value, trade page, section 9). */
+export const leastGap: Milliseconds = 300;
+
 /** How fast words are spoken (house value 165 a minute, trade page, section 9). */
 const wordsPerMinute = 165;
 const bellMs: Milliseconds = 1000;

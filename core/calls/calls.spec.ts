@@ -4,9 +4,9 @@ import { sessionTemplates } from '../library/templates';
 import { compile } from '../session/compile';
 import { findings } from '../session/findings/index';
 import { anySheet } from '../session/arbitrary-sheet.spec';
-import { phrases, spokenLength, type Call, type Candidate } from './call';
+import { leastGap, phrases, spokenLength, type Call, type Candidate } from './call';
 import { candidatesOf } from './candidates';
-import { leastGap, mostExact, schedule, startGrid, worthOf } from './schedule';
+import { mostExact, schedule, startGrid, worthOf } from './schedule';
 import { callTrack } from './track';
 
 const track = (...lines: string[]) => callTrack(readTempoText(lines.join('\n')).sheet);

@@ -2,7 +2,8 @@ import { sayEffort } from '../session/effort';
 import type { Leaf, Timeline } from '../session/compile';
 import type { Milliseconds, SessionTime } from '../units';
 import { unfold } from '../mechanics/steps';
-import { phrases, type Call, type CallKind, type Candidate } from './call';
+import { passesOf, type Pass } from '../session/passes';
+import { leastGap, phrases, type Call, type CallKind, type Candidate } from './call';
 import { focusFor } from './focus';
 import { numberWord } from './number-words';
 import { callFor, earlyMoves, innerCalls, sayCombination } from './say';
@@ -23,42 +24,7 @@ const stanceLead: Milliseconds = 8000;
 const lateTime: Milliseconds = 4000;
 const countFrom = 3;
 
-/** Leaves of one pass through a block. */
-interface Pass {
-  readonly leaves: readonly Leaf[];
-  readonly at: SessionTime;
-  readonly end: SessionTime;
-  readonly round: boolean;
-  readonly rest: boolean;
-  readonly open: boolean;
-}
-
-function passesOf(timeline: Timeline): Pass[] {
-  const groups: Leaf[][] = [];
-  for (const leaf of timeline.leaves) {
-    const last = groups.at(-1)?.at(-1);
-    if (
-      last?.blockId === leaf.blockId &&
-      last.round === leaf.round &&
-      (last.kind === 'rest') === (leaf.kind === 'rest') &&
-      !leaf.open
-    )
-      groups.at(-1)?.push(leaf);
-    else groups.push([leaf]);
-  }
-  return groups.map((leaves) => {
-    const [first] = leaves;
-    const last = leaves.at(-1);
-    return {
-      leaves,
-      at: first?.at ?? 0,
-      end: (last?.at ?? 0) + (last?.ms ?? 0),
-      round: first?.block === 'round',
-      rest: first?.kind === 'rest',
-      open: first?.open ?? false,
-    };
-  });
-}
+const isRound = (pass: Pass | undefined): boolean => pass?.block === 'round';
 
 function candidate(kind: CallKind, from: SessionTime, until: SessionTime, full: string, short?: string): Candidate {
   return { kind, from, until, phrases: phrases(full, short) };
@@ -149,7 +115,7 @@ function roundCandidates(pass: Pass, said: string[]): Candidate[] {
 /** What the rest is followed by, in full and short. */
 function preview(next: Pass | undefined): { full: string; short: string } | null {
   const leaf = next?.leaves[0];
-  if (!leaf || !next.round) return null;
+  if (!leaf || !isRound(next)) return null;
   const said = leaf.combination ? sayCombination(leaf.combination) : leaf.label;
   return { full: `Next, ${leaf.label.split(' · ').slice(0, 2).join(', ')}: ${said}`, short: `Next: ${said}` };
 }
@@ -157,11 +123,11 @@ function preview(next: Pass | undefined): { full: string; short: string } | null
 function restCandidates(pass: Pass, next: Pass | undefined): Candidate[] {
   const [leaf] = pass.leaves;
   const from = pass.at + 1000;
-  const until = pass.end - (next?.round ? countFrom * 1000 + 500 : 500);
+  const until = pass.end - (isRound(next) ? countFrom * 1000 + 500 : 500);
   const own = leaf?.words ? [candidate('new', from, until, leaf.words)] : [];
   const shown = preview(next);
   const counts: Candidate[] = [];
-  if (next?.round && pass.end - pass.at > countFrom * 1000 + 2000)
+  if (isRound(next) && pass.end - pass.at > countFrom * 1000 + 2000)
     for (let count = countFrom; count >= 1; count -= 1)
       counts.push(exactly('count', pass.end - count * 1000, numberWord(count)));
   return [
@@ -173,18 +139,23 @@ function restCandidates(pass: Pass, next: Pass | undefined): Candidate[] {
   ];
 }
 
-/** Time a rest needs for everything that should be said in it in full, gaps and the count included. */
-export function restNeeds(
-  timeline: Timeline,
-  leaf: Leaf,
-): { readonly needs: Milliseconds; readonly what: readonly string[] } {
+/** A rest with the time it needs for everything that should be said in it in full, gaps and the count included. */
+export interface RestNeed {
+  readonly leaf: Leaf;
+  readonly needs: Milliseconds;
+  readonly what: readonly CallKind[];
+}
+
+/** What each rest of a session needs, open ones left out. `restNeeds(compile(sheet))[0].needs` */
+export function restNeeds(timeline: Timeline): RestNeed[] {
   const passes = passesOf(timeline);
-  const at = passes.findIndex(({ leaves }) => leaves[0] === leaf);
-  const pass = passes[at];
-  if (!pass) return { needs: 0, what: [] };
-  const said = restCandidates(pass, passes[at + 1]).filter(({ kind }) => kind !== 'count');
-  const words = said.reduce((sum, { phrases: [full] }) => sum + (full?.ms ?? 0) + 300, 0);
-  return { needs: words + 1000 + countFrom * 1000 + 500, what: said.map(({ kind }) => kind) };
+  return passes.flatMap((pass, at): RestNeed[] => {
+    const [leaf] = pass.leaves;
+    if (leaf?.kind !== 'rest' || pass.open) return [];
+    const said = restCandidates(pass, passes[at + 1]).filter(({ kind }) => kind !== 'count');
+    const words = said.reduce((sum, { phrases: [full] }) => sum + (full?.ms ?? 0) + leastGap, 0);
+    return [{ leaf, needs: words + 1000 + countFrom * 1000 + 500, what: said.map(({ kind }) => kind) }];
+  });
 }
 
 /** What is said while the clock stands in an open break, one after the other. */
@@ -199,7 +170,7 @@ function breakCalls(pass: Pass, afterRound: boolean, next: Pass | undefined): Ca
   return words.map(({ kind, say }) => {
     const [phrase] = phrases(say);
     const call: Call = { at, kind, say, form: 'full', ms: phrase?.ms ?? 0 };
-    at += call.ms + 300;
+    at += call.ms + leastGap;
     return call;
   });
 }
@@ -217,19 +188,19 @@ export function candidatesOf(timeline: Timeline): CallPlan {
   passes.forEach((pass, index) => {
     const [before, next] = [passes[index - 1], passes[index + 1]];
     if (pass.open) {
-      breaks.push({ at: pass.at, calls: breakCalls(pass, before?.round === true, next) });
+      breaks.push({ at: pass.at, calls: breakCalls(pass, isRound(before), next) });
       return;
     }
-    if (pass.round) candidates.push(exactly('bell', pass.at, 'bell'), ...roundCandidates(pass, said));
+    if (isRound(pass)) candidates.push(exactly('bell', pass.at, 'bell'), ...roundCandidates(pass, said));
     // One bell serves both rounds; before an open break it stands among what is said there.
-    if (pass.round && !next?.round && !next?.open) candidates.push(exactly('bell', pass.end, 'bell'));
-    if (pass.rest) candidates.push(...restCandidates(pass, next));
+    if (isRound(pass) && !isRound(next) && !next?.open) candidates.push(exactly('bell', pass.end, 'bell'));
+    if (pass.leaves[0]?.kind === 'rest') candidates.push(...restCandidates(pass, next));
     else
       pass.leaves.forEach((leaf, at) => {
         const last = pass.leaves[at - 1] ?? before?.leaves.at(-1);
         candidates.push(...leafCandidates(leaf, last, pass.end));
         if (last && last.mirrored !== leaf.mirrored && leaf.doing !== 'change-over') {
-          const until = leaf.at - (at === 0 && pass.round ? countFrom * 1000 + 500 : 0);
+          const until = leaf.at - (at === 0 && isRound(pass) ? countFrom * 1000 + 500 : 0);
           candidates.push(candidate('stance', Math.max(last.at, until - stanceLead), until, 'Switch stance'));
         }
       });

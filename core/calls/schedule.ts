@@ -1,8 +1,6 @@
 import type { Milliseconds, SessionTime } from '../units';
-import { importance, shortWorth, type Call, type Candidate, type Dropped, type Phrase } from './call';
+import { importance, leastGap, shortWorth, type Call, type Candidate, type Dropped, type Phrase } from './call';
 
-/** Between two calls (house value, trade page, section 9). */
-export const leastGap: Milliseconds = 300;
 /** Starts lie on this grid. */
 export const startGrid: Milliseconds = 100;
 /** Stretches with more candidates than this are not solved exactly; their bound is reported. */

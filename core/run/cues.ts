@@ -1,4 +1,5 @@
-import type { Leaf, Timeline } from '../session/compile';
+import type { Timeline } from '../session/compile';
+import { passesOf, passLength } from '../session/passes';
 import type { SessionTime } from '../units';
 
 /** Something to be heard. */
@@ -14,35 +15,13 @@ export interface Cue {
 /** From which second the last ones are counted. */
 export type CountFrom = 3 | 5;
 
-interface Pass {
-  readonly at: SessionTime;
-  readonly end: SessionTime;
-  readonly block: Leaf['block'];
-  readonly open: boolean;
-  readonly changes: readonly SessionTime[];
-}
-
-/** Leaves of one pass through a block belong together: one bell begins them and one ends them. */
-function passes(timeline: Timeline): Pass[] {
-  const out: (Pass & { id: string; end: SessionTime; changes: SessionTime[] })[] = [];
-  for (const leaf of timeline.leaves) {
-    const id = `${leaf.blockId} ${leaf.round} ${leaf.block} ${leaf.open}`;
-    const last = out.at(-1);
-    if (last?.id === id) {
-      last.changes.push(leaf.at);
-      Object.assign(last, { end: leaf.at + leaf.ms });
-    } else out.push({ id, at: leaf.at, end: leaf.at + leaf.ms, block: leaf.block, open: leaf.open, changes: [] });
-  }
-  return out;
-}
-
 /**
  * Bells, changes and last seconds of a session, in order. Rounds have bells; where one round follows another at once,
  * one bell serves both. Every other block begins with a change.
  * @example cues(compile(sheet), 5)
  */
 export function cues(timeline: Timeline, countFrom: CountFrom): Cue[] {
-  const all = passes(timeline);
+  const all = passesOf(timeline);
   const out: Cue[] = [];
   let breaksBefore = 0;
   const add = (at: SessionTime, kind: Cue['kind'], count?: number): void => {
@@ -57,8 +36,8 @@ export function cues(timeline: Timeline, countFrom: CountFrom): Cue[] {
     const afterRound = all[index - 1]?.block === 'round' && all[index - 1]?.end === pass.at;
     if (isRound) add(pass.at, 'start bell');
     else if (!afterRound) add(pass.at, 'change');
-    for (const at of pass.changes) add(at, 'change');
-    const length = pass.end - pass.at;
+    for (const { at } of pass.leaves.slice(1)) add(at, 'change');
+    const length = passLength(pass);
     if (isRound && length >= 20_000) add(pass.end - 10_000, 'ten');
     const nextIsRound = all[index + 1]?.block === 'round';
     if (length > countFrom * 1000 && (isRound || nextIsRound)) countDown(pass.end);

@@ -1,17 +1,11 @@
 import { schemeOrSix } from './stored';
 import { sayClock } from './clock-text';
-import { blockName, compile } from './compile';
+import { blockNames } from './block-names';
+import { compile } from './compile';
 import { sayEffort } from './effort';
 import { pieceName } from './piece-name';
 import type { Block, Piece, Sheet } from './schema';
 import { pieceLength } from './stages';
-
-function names(sheet: Sheet): Map<string, string> {
-  const rounds = new Map<string, number | null>();
-  for (const leaf of compile(sheet).leaves)
-    if (leaf.block === 'round' && !rounds.has(leaf.blockId)) rounds.set(leaf.blockId, leaf.round);
-  return new Map(sheet.blocks.map((block) => [block.id, blockName(block, rounds.get(block.id) ?? null)]));
-}
 
 const clock = (ms: number | null | undefined): string => (ms === null || ms === undefined ? 'open' : sayClock(ms));
 const dash = (from: string, to: string): string => `${from} → ${to}`;
@@ -59,7 +53,7 @@ function pieceChanges(before: Piece, after: Piece, sheet: Sheet): string[] {
  * @example listChanges(sheet, fitted) // ["Warm-up: 5:00 → 4:00", "Round 3 taken out"]
  */
 export function listChanges(before: Sheet, after: Sheet): string[] {
-  const [was, is] = [names(before), names(after)];
+  const [was, is] = [blockNames(before, compile(before)), blockNames(after, compile(after))];
   const said: string[] = [];
   if (before.title !== after.title) said.push(`Title: ${dash(before.title, after.title)}`);
   if (before.bag !== after.bag) said.push(`Bag: ${dash(before.bag, after.bag)}`);

@@ -23,6 +23,13 @@ function amount({ least, most }: PieceOf<'calls'>): string {
   return least === most ? `${most} ${most === 1 ? 'punch' : 'punches'}` : `${least}–${most} punches`;
 }
 
+/** What a build works towards, empty for the alternator. `1 2, then 3b 2` */
+export function goalsName(build: PieceOf<'build'>, scheme: Scheme): string {
+  return goalTexts(build)
+    .map((goal) => spell(goal, scheme))
+    .join(', then ');
+}
+
 /** A piece in a line. `ladder to 1 2 3b`, `count calls, 2–6 punches`, `own time` */
 export function pieceName(piece: Piece, scheme: Scheme): string {
   switch (piece.kind) {
@@ -37,8 +44,8 @@ export function pieceName(piece: Piece, scheme: Scheme): string {
     case 'calls':
       return `${piece.drill} calls, ${amount(piece)}`;
     case 'build': {
-      const goals = goalTexts(piece).map((goal) => spell(goal, scheme));
-      return goals.length === 0 ? buildNames[piece.build] : `${buildNames[piece.build]} to ${goals.join(', then ')}`;
+      const goals = goalsName(piece, scheme);
+      return goals === '' ? buildNames[piece.build] : `${buildNames[piece.build]} to ${goals}`;
     }
   }
 }

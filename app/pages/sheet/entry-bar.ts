@@ -91,18 +91,18 @@ export class EntryBar {
   protected readonly line = computed(
     (): { readonly pieces: readonly Piece[]; readonly names: readonly string[] } | null => {
       const body = this.body().trim();
-      if (
-        this.editing() !== null ||
-        !/^["“]|^(build|call|own|switch stance|easy|steady|strong|all-?out|non-?stop|technique|speed|power|x\d)|^\d+\s?%|:/i.test(
-          body,
-        )
-      )
-        return null;
-      if (/^["“]/.test(body) && !/["”]$/.test(body.slice(1))) return null;
+      const openQuote = /^["“]/.test(body) && !/["”]$/.test(body.slice(1));
+      if (this.editing() !== null || body === '' || openQuote) return null;
       const length = /^build/i.test(body) ? '' : `${sayClock(this.split().ms ?? usualMs)} `;
       const meanings = { scheme: this.scheme(), parts: this.parts() };
       const { pieces, faults } = readPieceLine(length + body, meanings, freshId);
-      if (pieces.length === 0 || faults.length > 0) return null;
+      const [only] = pieces;
+      if (!only || faults.length > 0) return null;
+      // A bare combination has a way of its own, and bare words are more likely a combination half typed.
+      const told = only.effort !== 'steady' || only.focus !== undefined || ('nonStop' in only && only.nonStop === true);
+      const bare =
+        only.kind === 'combination' ? only.words === undefined : only.kind === 'words' && !/^["“]/.test(body);
+      if (pieces.length === 1 && bare && !told) return null;
       return { pieces, names: pieces.map((piece) => pieceName(piece, this.scheme())) };
     },
   );

@@ -5,6 +5,7 @@ import { mdiDotsVertical, mdiDragVertical, mdiPencilOutline } from '@mdi/js';
 import {
   buildNames,
   effortNames,
+  goalsName,
   pieceName,
   planLeaf,
   readStored,
@@ -72,7 +73,7 @@ export class PieceView {
   });
   protected readonly goal = computed(() => {
     const build = this.build();
-    return build ? pieceName(build, this.scheme()).replace(/^.*? to /, '') : '';
+    return build ? goalsName(build, this.scheme()) : '';
   });
   protected readonly buildName = computed(() => {
     const build = this.build();

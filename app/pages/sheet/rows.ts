@@ -85,7 +85,10 @@ export class Rows {
     if (!piece) return;
     if (entered.what === 'build' && entered.ms === null) this.insertBuild(entered.text, block);
     else if (!block || block.kind === 'rest') this.insertBlock(roundFor([piece, ...more], entered));
-    else for (const each of [piece, ...more]) this.addAfterSelection(block, fitInto(block, each, entered));
+    // Several pieces of one line are one step of undo.
+    else
+      for (const each of [piece, ...more])
+        this.addAfterSelection(block, fitInto(block, each, entered), `line ${piece.id}`);
   }
 
   /** A build makes a round of its own length, or fills the selected round while that is empty. */
@@ -96,10 +99,13 @@ export class Rows {
     } else this.insertBlock(round);
   }
 
-  private addAfterSelection(given: Block, piece: Piece): void {
+  private addAfterSelection(given: Block, piece: Piece, name = ''): void {
     const block = this.editor.sheet()?.blocks.find(({ id }) => id === given.id) ?? given;
     const at = block.pieces.findIndex((each) => each.id === this.editor.selected());
-    this.editor.apply((sheet) => addPiece(sheet, block.id, piece, at < 0 ? null : (block.pieces[at + 1]?.id ?? null)));
+    this.editor.apply(
+      (sheet) => addPiece(sheet, block.id, piece, at < 0 ? null : (block.pieces[at + 1]?.id ?? null)),
+      name,
+    );
     this.select(piece.id, false);
   }
 

@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  type ElementRef,
+  input,
+  output,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { keepIds, readTempoText, sayPlace, writeTempoText, type Sheet, type TextFault } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
 
@@ -9,6 +20,7 @@ import { freshId } from '../../services/fresh-id';
   template: `
     <label for="tempo-text">The whole sheet as text</label>
     <textarea
+      #field
       id="tempo-text"
       class="field"
       spellcheck="false"
@@ -85,6 +97,7 @@ export class TextView {
   private readonly read = computed(() => readTempoText(this.text()));
   protected readonly faults = computed(() => this.read().faults);
   protected readonly sayPlace = sayPlace;
+  private readonly field = viewChild.required<ElementRef<HTMLTextAreaElement>>('field');
   /** The sheet that was made from the text, which needs no rewriting while it is typed. */
   private made: Sheet | null = null;
   private turn = 0;
@@ -117,8 +130,7 @@ export class TextView {
   }
 
   protected goTo(fault: TextFault): void {
-    const field = document.querySelector<HTMLTextAreaElement>('#tempo-text');
-    if (!field) return;
+    const field = this.field().nativeElement;
     const before = this.text()
       .split('\n')
       .slice(0, fault.line - 1);

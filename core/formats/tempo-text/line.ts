@@ -54,9 +54,14 @@ export function rest(scan: Scan): string {
   return scan.line.text.slice(scan.at);
 }
 
+/** Patterns as they are matched at a place, made once each. */
+const anchoredBy = new Map<string, RegExp>();
+
 /** Takes what a pattern matches here, without regard to capitals, and the spaces behind it; null where it does not. */
 export function take(scan: Scan, pattern: RegExp): RegExpExecArray | null {
-  const match = new RegExp(`^(?:${pattern.source})`, 'i').exec(rest(scan));
+  let anchored = anchoredBy.get(pattern.source);
+  if (!anchored) anchoredBy.set(pattern.source, (anchored = new RegExp(`^(?:${pattern.source})`, 'i')));
+  const match = anchored.exec(rest(scan));
   if (!match) return null;
   scan.at += match[0].length;
   skipSpace(scan);

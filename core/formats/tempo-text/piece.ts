@@ -9,7 +9,8 @@ import { fault, rest, skipSpace, splitOutside, take, type Scan } from './line';
 /** A length at the beginning of a line: `1:30`, `1:02:03`, `90s`, `2 min`. */
 export const lengthPattern =
   /(?:\d{1,2}:)?\d{1,4}:\d\d(?:\.\d{1,3})?(?!\d|:\d)|\d{1,5}(?:\.\d{1,3})?\s?(?:seconds?|minutes?|sec|min|s|m)(?![a-z0-9])/;
-const blockLengthOfChange: Milliseconds = 3000;
+/** Settling in the other stance, where a change-over is given no length (house value, trade page, section 8). */
+const settleMs: Milliseconds = 3000;
 
 /** How hard, how, and how often: what may stand between a piece's length and its words. */
 export interface Options {
@@ -128,7 +129,7 @@ export function readPieces(scan: Scan, meanings: Meanings, freshId: () => string
   const ms = length ? readClock(length[0]) : null;
   if (!length) {
     if (/^switch stance\s*$/i.test(rest(scan)))
-      return [{ kind: 'change-over', id: freshId(), ms: blockLengthOfChange, effort: 'steady' }];
+      return [{ kind: 'change-over', id: freshId(), ms: settleMs, effort: 'steady' }];
     const word = /^\S+/.exec(rest(scan))?.[0] ?? '';
     fault(scan, begin, word, 'a piece begins with its length', 'write a length first, for example 0:30');
     return [];

@@ -1,5 +1,6 @@
 import { tally, type Tally } from '../../tally/planned';
-import { blockName, compile, type Timeline } from '../compile';
+import { blockNames } from '../block-names';
+import { compile, type Timeline } from '../compile';
 import type { Sheet } from '../schema';
 import { schemeOf } from '../stored';
 import { announcedFindings } from './announced';
@@ -53,14 +54,8 @@ export function findings(
   sums: Tally = tally(timeline, sheet.stance),
 ): Finding[] {
   const checked: Checked = { sheet, timeline, tally: sums };
-  const rounds = new Map<string, number | null>();
-  for (const leaf of timeline.leaves)
-    if (leaf.block === 'round' && !rounds.has(leaf.blockId)) rounds.set(leaf.blockId, leaf.round);
-  const places = sheet.blocks.map((block): Place => ({
-    sheet,
-    block,
-    name: blockName(block, rounds.get(block.id) ?? null),
-  }));
+  const names = blockNames(sheet, timeline);
+  const places = sheet.blocks.map((block): Place => ({ sheet, block, name: names.get(block.id) ?? block.kind }));
   const found = [
     ...sheetFindings(sheet),
     ...places.flatMap((place) => [

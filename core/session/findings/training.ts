@@ -216,11 +216,9 @@ export function balanceFindings({ sheet, tally, timeline }: Checked): Finding[] 
 /** A rest that has not the time for what is said in it. */
 export function crowdedRestFindings({ timeline }: Checked): Finding[] {
   const seen = new Set<string>();
-  return timeline.leaves.flatMap((leaf): Finding[] => {
-    if (leaf.kind !== 'rest' || leaf.open || seen.has(leaf.blockId)) return [];
+  return restNeeds(timeline).flatMap(({ leaf, needs, what }): Finding[] => {
+    if (needs <= leaf.ms || seen.has(leaf.blockId)) return [];
     seen.add(leaf.blockId);
-    const { needs, what } = restNeeds(timeline, leaf);
-    if (needs <= leaf.ms) return [];
     const enough = Math.ceil(needs / 5000) * 5000;
     const between = leaf.label === 'Rest' && leaf.block === 'rest' && leaf.pieceId === null;
     return [
