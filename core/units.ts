@@ -27,3 +27,5 @@ export type Newtons = number;
 export type Hertz = number;
 /** Touches or blows a minute. */
 export type PerMinute = number;
+export type MetresPerSecond = number;
+export type Joules = number;

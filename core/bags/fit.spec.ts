@@ -2,13 +2,18 @@ import fc from 'fast-check';
 import { anyCombination } from '../notation/arbitrary.spec';
 import { readCombination } from '../notation/read';
 import { writeCombination } from '../notation/write';
-import { bagKinds, type BagKind } from '../session/schema';
+import { accesses } from './own-kind';
+import { families, targets } from '../moves/kind';
+import { bagKinds, levels, type BagKind } from './kind-names';
+import { bagNatures, type BagNature } from './kinds';
+import type { Conditions } from './conditions';
+import { strikesIn } from './fit-length';
 import { fitToBag } from './fit';
 
-function fit(text: string, bag: BagKind): string {
+function fit(text: string, bag: BagKind, here: Conditions = {}): string {
   const read = readCombination(text);
   if (!read.ok) throw new Error(read.fault.what);
-  const { verdict, adapted } = fitToBag(read.value, bag);
+  const { verdict, adapted } = fitToBag(read.value, bag, here);
   return adapted ? `${verdict}: ${writeCombination(adapted)}` : verdict;
 }
 
@@ -51,7 +56,80 @@ describe('matching with a bag', () => {
       'cross to the body: the double-end bag takes nothing to the body; to the head instead',
       'rear low kick: no kick on the double-end bag; cross instead',
     ]);
-    expect(fitToBag(read.value, 'speed').reasons[0]).toContain('triplets');
+    expect(fitToBag(read.value, 'speed').reasons[1]).toContain('triplets');
+  });
+
+  // Trade page, sections 7 and 13: schools, access, length by level; examples our own, house values where a length is meant.
+  const under = (text: string, bag: BagKind, here: Conditions): string => fit(text, bag, here);
+  it('goes by the coach’s school after a hook and for the body on the double-end', () => {
+    const sameHand: Conditions = { schools: { afterHook: 'same hand', bodyOnDoubleEnd: 'lower cord' } };
+    expect(under('1 2 3', 'double-end', sameHand)).toBe('adapt: 1 2 3 bf');
+    expect(under('1 2 3 bf', 'double-end', sameHand)).toBe('fits');
+    expect(under('3 3 2', 'double-end', sameHand)).toBe('fits');
+    expect(under('3 2', 'double-end', sameHand)).toBe('adapt: 3 bf 2');
+    expect(under('4 1', 'double-end', sameHand)).toBe('adapt: 4 4 1');
+    expect(under('1 2b', 'double-end', sameHand)).toBe('fits');
+  });
+
+  it('walks round a bag only where there is room, and kicks low only where it reaches down', () => {
+    expect(under('1 2 ci 1', 'heavy', { access: 'half' })).toBe('fits');
+    expect(under('1 2 ci 1', 'heavy', { access: 'quarter' })).toBe('adapt: 1 2 ang 1');
+    expect(under('1 2 lk', 'heavy', { lowKicks: false })).toBe('adapt: 1 2 bk');
+  });
+
+  it('shortens to what is useful at a level, bringing the ball back within it', () => {
+    expect(under('1 2 1 2 1 2', 'double-end', {})).toBe('fits');
+    expect(under('1 2 1 2 1 2', 'double-end', { level: 'beginner' })).toBe('adapt: 1 2 1 2');
+    expect(under('1 2 1 sl 3 2', 'double-end', { level: 'beginner' })).toBe('adapt: 1 2 1');
+    expect(under('(1 2)x4', 'reflex', { level: 'intermediate' })).toBe('adapt: 1 wait 2 wait 1 wait 2');
+    expect(under('any 2-9', 'standing', { level: 'beginner' })).toBe('adapt: any 2-4');
+    expect(under('1 2 3', 'heavy', { level: 'beginner' })).toBe('fits');
+  });
+
+  it('offers a drill of the bag with the same theme where nothing can be written as moves', () => {
+    const reasons = (text: string): string => {
+      const read = readCombination(text);
+      return read.ok ? (fitToBag(read.value, 'speed').reasons[1] ?? '') : '';
+    };
+    expect(reasons('1 2 lk')).toContain('busy feet');
+    expect(reasons('1 2 3')).toContain('side touches');
+    expect(reasons('1 sl 2')).toContain('a step to the side');
+  });
+
+  const anyNature: fc.Arbitrary<BagNature> = fc.record({
+    name: fc.constant('tyre'),
+    targets: fc.subarray([...targets], { minLength: 1 }),
+    families: fc.subarray(families.slice(0, 6), { minLength: 1 }),
+    powerCapped: fc.boolean(),
+    wildAfterHooks: fc.boolean(),
+    oneAtATime: fc.boolean(),
+    longest: fc.option(fc.constant({ beginner: 2, intermediate: 4, advanced: 7 }), { nil: undefined }),
+    goodFor: fc.constant(''),
+    care: fc.constant(''),
+  });
+  const anyConditions: fc.Arbitrary<Conditions> = fc.record({
+    level: fc.constantFrom(undefined, ...levels),
+    access: fc.constantFrom(...accesses),
+    lowKicks: fc.boolean(),
+    schools: fc.record({
+      afterHook: fc.constantFrom('rear straight', 'same hand'),
+      bodyOnDoubleEnd: fc.constantFrom('none', 'lower cord'),
+    }),
+  });
+
+  it('holds for any kind of the coach’s own, any level, school and access', () => {
+    fc.assert(
+      fc.property(anyCombination, anyNature, anyConditions, (combination, nature, here) => {
+        const { verdict, adapted } = fitToBag(combination, nature, here);
+        expect(adapted !== null).toBe(verdict === 'adapt');
+        if (!adapted) return;
+        const again = fitToBag(adapted, nature, here);
+        expect(again.reasons).toEqual([]);
+        if (here.level && nature.longest) expect(strikesIn(adapted.items)).toBeLessThanOrEqual(nature.longest[here.level]);
+      }),
+      { numRuns: 500 },
+    );
+    expect(bagNatures.heavy.targets).toEqual(['head', 'body', 'leg']);
   });
 
   it('an adapted combination really fits, and so adapting twice equals once', () => {

@@ -1,16 +1,18 @@
 import * as z from 'zod';
 import { targets } from '../moves/kind';
 import { buildKinds } from '../progressions/build';
+import { bagKinds, levels } from '../bags/kind-names';
+import { accesses, bagNameSchema, ownBagSchema } from '../bags/own-kind';
 import { focusNames, effortNames } from './effort';
+
+export { bagKinds, levels, type BagKind, type Level } from '../bags/kind-names';
 
 /** The format's name in every file, and the version this program writes and reads. */
 export const sheetFormat = 'keen-tempo/sheet';
 export const sheetVersion = 1;
 
 export const blockKinds = ['warm-up', 'show', 'round', 'rest', 'conditioning', 'core', 'cool-down'] as const;
-export const bagKinds = ['shadow', 'heavy', 'standing', 'double-end', 'reflex', 'speed', 'pads'] as const;
 export const drillKinds = ['count', 'direction', 'go'] as const;
-export const levels = ['beginner', 'intermediate', 'advanced'] as const;
 
 const day = 24 * 3600 * 1000;
 const ms = z.int().min(1000).max(day).describe('whole milliseconds, at least one second');
@@ -29,9 +31,14 @@ const breath = {
   between: words.optional().describe('what is done between repetitions'),
 };
 
+/** What a lane does in place of the piece's own text, by the coach's word; the text may be one that does not fit. */
+const laneText = z.strictObject({ bag: bagNameSchema, text: combinationText });
+const lanes = z.array(laneText).max(12).optional().describe('versions of single lanes, chosen by the coach');
+
 const combinationPiece = z.strictObject({
   kind: z.literal('combination'),
   ...timing,
+  lanes,
   text: combinationText,
   words: words.optional(),
   ...breath,
@@ -72,7 +79,14 @@ const buildPiece = z.strictObject({
   every: z
     .union([z.literal('round'), z.array(ms).min(1).max(500)])
     .describe('length of a stage, or of each stage, or one stage a round'),
+  lanes,
   ...breath,
+});
+const lane = z.strictObject({
+  bag: bagNameSchema.describe('a kind of bag, built in or of the sheet’s own'),
+  places: z.int().min(0).max(200).describe('people who can work there at once; 0 while it is down'),
+  access: z.enum(accesses).optional().describe('how much of the circle round it is free; all of it unless told'),
+  lowKicks: z.boolean().optional().describe('false where the bag ends above the knee'),
 });
 const piece = z.discriminatedUnion('kind', [
   combinationPiece,
@@ -128,6 +142,9 @@ const plainSheet = z.strictObject({
       note: words.optional(),
     })
     .default({}),
+  ownBags: z.array(ownBagSchema).max(20).optional().describe('kinds of bag of the coach’s own that the lanes name'),
+  lanes: z.array(lane).max(12).optional().describe('kinds of bag that are there; groups rotate through them'),
+  changeOverMs: z.int().min(0).max(600_000).optional().describe('time a group needs to change lanes; 20 s unless told'),
   numbers: z.union([z.enum(['six', 'eight']), ownNumbersSchema]).default('six'),
   stance: z.enum(['orthodox', 'southpaw']).default('orthodox'),
   bag: z.enum(bagKinds).default('shadow'),
@@ -162,9 +179,7 @@ export type Sheet = z.infer<typeof sheetSchema>;
 export type Block = Sheet['blocks'][number];
 export type Piece = Block['pieces'][number];
 export type BlockKind = Block['kind'];
-export type BagKind = z.infer<typeof block>['bag'] & string;
 export type PieceOf<Kind extends Piece['kind']> = Extract<Piece, { kind: Kind }>;
-export type Level = (typeof levels)[number];
 
 /** The published JSON Schema of a sheet's file (draft 2020-12), written to `docs/formats/`. */
 export function sheetJsonSchema(): Record<string, unknown> {

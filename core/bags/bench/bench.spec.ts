@@ -8,9 +8,11 @@ import { readStored } from '../../session/stored';
 import { compile } from '../../session/compile';
 import { adaptSheet } from '../adapt-sheet';
 import { fitToBag } from '../fit';
-import { bodyHeights } from './heights';
+import { armReach, bodyHeights, classStatures, lowKickEdge, lowKicksLand } from './heights';
+import { floorPlan } from './floor';
+import { fromUnits, inUnits, sayLength } from '../../measures';
 import { doubleEndSwing, excursion, stiffness } from './double-end';
-import { gravity, pendulumPeriod } from './pendulum';
+import { comesBack, gravity, hungBagPeriod, pendulumPeriod } from './pendulum';
 import { speedBagRate } from './speed-bag';
 
 const ball = { mass: 0.3, upper: 1.2, lower: 0.9, tensionUpper: 60, tensionLower: 57 };
@@ -60,6 +62,52 @@ describe('the bag bench', () => {
       chin: 1.566,
       eye: 1.685,
     });
+  });
+
+  // Textbook (physical pendulum): a uniform rod swung from its end has T = 2π·√(2l/3g); a thin bag without a chain is one.
+  it('swings a hung bag as a body', () => {
+    const rod = hungBagPeriod({ mass: 36, chain: 0, length: 1.5, radius: 0 });
+    expect(rod).toBeCloseTo(2 * Math.PI * Math.sqrt((2 * 1.5) / (3 * gravity)), 9);
+    expect(hungBagPeriod({ mass: 20, chain: 0.5, length: 1.2, radius: 0.17 })).toBe(
+      hungBagPeriod({ mass: 60, chain: 0.5, length: 1.2, radius: 0.17 }),
+    );
+    // A small heavy thing on a long chain is a point.
+    expect(hungBagPeriod({ mass: 1, chain: 3, length: 0.01, radius: 0.01 })).toBeCloseTo(pendulumPeriod(3.005), 4);
+    expect(comesBack(2)).toEqual({ from: 1, to: 2 });
+  });
+
+  it('measures a class: smallest, middle, tallest, and what the smallest needs for a low kick', () => {
+    expect(classStatures([1.8, 1.6, 1.7])).toEqual({ smallest: 1.6, median: 1.7, tallest: 1.8 });
+    expect(classStatures([1.6, 1.8])?.median).toBeCloseTo(1.7, 12);
+    expect(classStatures([])).toBeNull();
+    // Knee 0.285 × 1.60 m = 0.456 m, and 5 cm above it (house value).
+    expect(lowKickEdge(1.6)).toBe(0.506);
+    expect(lowKicksLand(0.5, [1.6, 1.9])).toBeTrue();
+    expect(lowKicksLand(0.52, [1.6, 1.9])).toBeFalse();
+    expect(armReach(1.8)).toBe(0.695);
+  });
+
+  it('draws circles on the floor: walls take access, neighbours take room', () => {
+    const bag = (id: string, x: number, y: number) => ({ id, name: id, x, y, radius: 0.18 });
+    const alone = floorPlan({ width: 6, depth: 6 }, [bag('a', 3, 3)], 1.8)[0];
+    expect(alone).toEqual(jasmine.objectContaining({ access: 'all round', overlaps: [], free: 1 }));
+    expect(alone?.circle).toBeCloseTo(0.18 + 0.695 + 0.6, 9);
+    expect(floorPlan({ width: 6, depth: 6 }, [bag('a', 3, 0.3)], 1.8)[0]?.access).toBe('half');
+    expect(floorPlan({ width: 6, depth: 6 }, [bag('a', 0.3, 0.3)], 1.8)[0]?.access).toBe('quarter');
+    const [first] = floorPlan({ width: 6, depth: 6 }, [bag('a', 2, 3), bag('b', 4, 3)], 1.8);
+    // Worked by hand: two circles of 1.475 m need 2.95 m; 2 m apart they run 0.95 m into each other.
+    expect(first?.overlaps).toEqual([{ id: 'b', by: 0.95 }]);
+    expect(floorPlan({ width: 9, depth: 6 }, [bag('a', 2, 3), bag('b', 5, 3)], 1.8)[0]?.overlaps).toEqual([]);
+  });
+
+  // NIST SP 811: 1 in = 25.4 mm, 1 lb = 0.453 592 37 kg, 1 lbf = 4.448 222 N.
+  it('shows metric and imperial measures', () => {
+    expect(inUnits('length', 1.8, 'imperial')).toBe(70.9);
+    expect(fromUnits('mass', 80, 'imperial')).toBeCloseTo(36.287, 3);
+    expect(fromUnits('pull', 1, 'imperial')).toBeCloseTo(4.448222, 6);
+    expect(sayLength(1.8, 'imperial')).toBe('5 ft 11 in');
+    expect(sayLength(0.2, 'imperial')).toBe('8 in');
+    expect(sayLength(1.8, 'metric')).toBe('1.80 m');
   });
 
   it('rotates groups: rows of a Latin square, everybody meets everything', () => {

@@ -1,0 +1,99 @@
+import { moveKind } from '../moves/catalogue';
+import type { Target } from '../moves/kind';
+import { familyOf, fullMoveName, move, type Move } from '../moves/move';
+import type { Item, Slot, SlotKind } from '../notation/combination';
+import type { BagNature } from './kinds';
+import { strikeFamilies } from './own-kind';
+
+/** Reasons, each said once. */
+export type Reasons = Set<string>;
+
+const kickAtBody: Partial<Record<Move['id'], Move['id']>> = { 'low-kick': 'body-kick', 'inside-low-kick': 'body-kick' };
+const isStriking = (given: Move): boolean => strikeFamilies.some((family) => family === familyOf(given));
+
+/** The target that is taken instead: the body where it can be, else the head, else what there is. */
+function goalOn(nature: BagNature): Target {
+  if (nature.targets.includes('body')) return 'body';
+  return nature.targets.includes('head') ? 'head' : 'leg';
+}
+
+function reaim(given: Move, nature: BagNature, reasons: Reasons): Move {
+  if (given.target === null || nature.targets.includes(given.target)) return given;
+  const goal = goalOn(nature);
+  const id = goal === 'leg' ? given.id : (kickAtBody[given.id] ?? given.id);
+  const moved: Move = { ...given, id, target: goal };
+  reasons.add(
+    `${fullMoveName(given)}: the ${nature.name} bag takes nothing to the ${given.target}; to the ${goal} instead`,
+  );
+  return moveKind(id).targets.includes(goal) ? moved : replace(given, nature, reasons);
+}
+
+/** What a strike becomes that the bag does not take: the straight of its side, or the kick where only legs are taken. */
+function replace(given: Move, nature: BagNature, reasons: Reasons): Move {
+  const side = given.side === 'lead' ? 'lead' : 'rear';
+  const goal = goalOn(nature);
+  const choices: readonly Move[] = [
+    side === 'lead' ? move('jab') : move('cross'),
+    move(goal === 'leg' ? 'low-kick' : 'body-kick', side),
+    move('knee', side),
+    move('teep', side),
+    move('elbow', side),
+    move('push'),
+  ];
+  const taken = choices.find((each) => nature.families.includes(familyOf(each))) ?? choices[0];
+  const aimed = taken?.target && nature.targets.includes(taken.target) ? taken : { ...(taken ?? move('jab')), target: goal };
+  // A kind that takes legs only, and no kick, has nothing to offer for a strike: it is waited out.
+  const possible = moveKind(aimed.id).targets.includes(aimed.target ?? goal) && nature.families.includes(familyOf(aimed));
+  const instead = possible ? aimed : move('wait');
+  reasons.add(`${fullMoveName(given)}: no ${familyOf(given)} on the ${nature.name} bag; ${fullMoveName(instead)} instead`);
+  return instead;
+}
+
+function fitMove(given: Move, nature: BagNature, reasons: Reasons): Move {
+  if (nature.noCircling && given.id === 'circle') {
+    reasons.add(`circle: no room to walk round the ${nature.name} bag here; a change of angle instead`);
+    return { ...given, id: 'angle-out' };
+  }
+  // A feint hits nothing, so any bag takes it.
+  if (given.feint || !isStriking(given)) return given;
+  const taken = nature.families.includes(familyOf(given))
+    ? reaim(given, nature, reasons)
+    : replace(given, nature, reasons);
+  if (taken.force !== 'hard' || !nature.powerCapped) return taken;
+  reasons.add(`${fullMoveName(taken)}: power is capped on the ${nature.name} bag`);
+  const { force, ...soft } = taken;
+  return force ? soft : taken;
+}
+
+function takesSlot(of: SlotKind, nature: BagNature): boolean {
+  const punches = nature.families.includes('punch') && nature.targets.some((target) => target !== 'leg');
+  if (of === 'body') return punches && nature.targets.includes('body');
+  if (of === 'kicks') return nature.families.includes('kick');
+  return punches && (of !== 'strikes' || nature.families.includes('kick'));
+}
+
+function fitSlot(slot: Slot, nature: BagNature, reasons: Reasons): Item {
+  const of = [slot.of, 'punches' as const, 'kicks' as const].find((each) => takesSlot(each, nature));
+  if (of !== slot.of)
+    reasons.add(`any ${slot.of}: not on the ${nature.name} bag; ${of ? `any ${of}` : 'a held beat'} instead`);
+  if (!of) return move('wait');
+  return { ...slot, of, ...(slot.end ? { end: fitMove(slot.end, nature, reasons) } : {}) };
+}
+
+/** An item with every strike re-aimed, replaced or softened as a bag needs it; itself where it fits. */
+export function fitItem(item: Item, nature: BagNature, reasons: Reasons): Item {
+  switch (item.kind) {
+    case 'move':
+      return fitMove(item, nature, reasons);
+    case 'slot':
+      return fitSlot(item, nature, reasons);
+    case 'pair':
+      return { ...item, moves: [fitMove(item.moves[0], nature, reasons), fitMove(item.moves[1], nature, reasons)] };
+    case 'group':
+      return { ...item, items: item.items.map((each) => fitItem(each, nature, reasons)) };
+    case 'turns':
+      return { ...item, options: item.options.map((option) => option.map((each) => fitItem(each, nature, reasons))) };
+    case 'freestyle':
+      return item;
+  }
+}
