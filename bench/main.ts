@@ -1,12 +1,14 @@
 import { spawn } from 'node:child_process';
 import { benchClock } from './clock';
 import { benchCore } from './core';
+import { benchMatching } from './matching';
 import { benchEditing } from './editing';
 import { benchKeystroke } from './keystroke';
 
 const port = 4398;
 
 benchCore();
+benchMatching();
 benchClock();
 const server = spawn(process.execPath, ['dist/server/main.mjs'], {
   env: { ...process.env, PORT: String(port) },

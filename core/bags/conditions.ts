@@ -36,7 +36,11 @@ export function natureHere(nature: BagNature, { schools, access, lowKicks }: Con
   if (!body && !low && !still) return nature;
   return {
     ...nature,
-    targets: body ? [...nature.targets, 'body'] : low ? nature.targets.filter((each) => each !== 'leg') : nature.targets,
+    targets: body
+      ? [...nature.targets, 'body']
+      : low
+        ? nature.targets.filter((each) => each !== 'leg')
+        : nature.targets,
     ...(still ? { noCircling: true } : {}),
   };
 }

@@ -3,13 +3,11 @@ import type { Target } from '../moves/kind';
 import { familyOf, fullMoveName, move, type Move } from '../moves/move';
 import type { Item, Slot, SlotKind } from '../notation/combination';
 import type { BagNature } from './kinds';
-import { strikeFamilies } from './own-kind';
 
 /** Reasons, each said once. */
 export type Reasons = Set<string>;
 
 const kickAtBody: Partial<Record<Move['id'], Move['id']>> = { 'low-kick': 'body-kick', 'inside-low-kick': 'body-kick' };
-const isStriking = (given: Move): boolean => strikeFamilies.some((family) => family === familyOf(given));
 
 /** The target that is taken instead: the body where it can be, else the head, else what there is. */
 function goalOn(nature: BagNature): Target {
@@ -41,11 +39,15 @@ function replace(given: Move, nature: BagNature, reasons: Reasons): Move {
     move('push'),
   ];
   const taken = choices.find((each) => nature.families.includes(familyOf(each))) ?? choices[0];
-  const aimed = taken?.target && nature.targets.includes(taken.target) ? taken : { ...(taken ?? move('jab')), target: goal };
+  const aimed =
+    taken?.target && nature.targets.includes(taken.target) ? taken : { ...(taken ?? move('jab')), target: goal };
   // A kind that takes legs only, and no kick, has nothing to offer for a strike: it is waited out.
-  const possible = moveKind(aimed.id).targets.includes(aimed.target ?? goal) && nature.families.includes(familyOf(aimed));
+  const possible =
+    moveKind(aimed.id).targets.includes(aimed.target ?? goal) && nature.families.includes(familyOf(aimed));
   const instead = possible ? aimed : move('wait');
-  reasons.add(`${fullMoveName(given)}: no ${familyOf(given)} on the ${nature.name} bag; ${fullMoveName(instead)} instead`);
+  reasons.add(
+    `${fullMoveName(given)}: no ${familyOf(given)} on the ${nature.name} bag; ${fullMoveName(instead)} instead`,
+  );
   return instead;
 }
 
@@ -54,9 +56,9 @@ function fitMove(given: Move, nature: BagNature, reasons: Reasons): Move {
     reasons.add(`circle: no room to walk round the ${nature.name} bag here; a change of angle instead`);
     return { ...given, id: 'angle-out' };
   }
-  // A feint hits nothing, so any bag takes it.
-  if (given.feint || !isStriking(given)) return given;
-  const taken = nature.families.includes(familyOf(given))
+  // A feint hits nothing, so any bag takes it; defences and steps neither.
+  if (given.target === null || given.feint) return given;
+  const taken = nature.families.some((family) => family === familyOf(given))
     ? reaim(given, nature, reasons)
     : replace(given, nature, reasons);
   if (taken.force !== 'hard' || !nature.powerCapped) return taken;

@@ -11,7 +11,8 @@ interface Gap {
   readonly path: readonly number[];
   readonly filler: Move;
 }
-type FindGap = (steps: readonly Step[]) => Gap | null;
+/** Walks a repetition step by step and says where something is missing; the end comes as null. */
+type Watch = (step: Step | null) => Gap | null;
 
 /** Long combinations are not followed move by move; nobody does them on a small ball. */
 const mostFilled = Math.min(1000, limits.moves);
@@ -23,53 +24,65 @@ function strikeOf(step: Step | undefined): Move | null {
 
 const hasSlot = (step: Step): boolean => step.content.some((each) => each.kind === 'slot');
 
-/** The first hook that nothing brings back, by the coach's school. */
-function wildHook(afterHook: Schools['afterHook'], nature: BagNature): FindGap {
+/** Hooks that nothing brings back, by the coach's school. */
+function wildHooks(afterHook: Schools['afterHook'], nature: BagNature): Watch {
   const target = nature.targets.includes('head') ? 'head' : 'body';
-  return (steps) => {
-    let wild: { readonly hook: Move; readonly path: readonly number[] } | null = null;
-    const gap = (): Gap | null => {
-      if (!wild) return null;
-      const { hook, path } = wild;
-      if (afterHook === 'rear straight') return { path, filler: { ...move('cross'), target } };
-      return { path, filler: hook.side === 'lead' && target === 'head' ? move('back-fist') : { ...hook } };
-    };
-    for (const step of steps) {
-      const strike = strikeOf(step);
-      if (!strike && !hasSlot(step)) continue;
-      if (wild) {
-        const back: boolean =
-          afterHook === 'rear straight'
-            ? strike?.id === 'cross'
-            : (strike?.id === 'hook' || strike?.id === 'back-fist') && strike.side === wild.hook.side;
-        if (!back) return gap();
-        wild = null;
-        continue;
-      }
-      if (strike?.id === 'hook') wild = { hook: strike, path: step.path };
-    }
-    return gap();
+  let wild: { readonly hook: Move; readonly path: readonly number[] } | null = null;
+  const fillerFor = (hook: Move): Move => {
+    if (afterHook === 'rear straight') return { ...move('cross'), target };
+    return hook.side === 'lead' && target === 'head' ? move('back-fist') : { ...hook };
+  };
+  const bringsBack = (strike: Move | null, hook: Move): boolean =>
+    afterHook === 'rear straight'
+      ? strike?.id === 'cross'
+      : (strike?.id === 'hook' || strike?.id === 'back-fist') && strike.side === hook.side;
+  return (step) => {
+    const strike = step ? strikeOf(step) : null;
+    if (step && !strike && !hasSlot(step)) return null;
+    const before = wild;
+    const back = before !== null && bringsBack(strike, before.hook);
+    wild = step && strike?.id === 'hook' && !back ? { hook: strike, path: step.path } : null;
+    return before && !back ? { path: before.path, filler: fillerFor(before.hook) } : null;
   };
 }
 
-/** The first two strikes that follow each other without a beat between them. */
-const hurried: FindGap = (steps) => {
-  const at = steps.findIndex((step, index) => strikeOf(step) !== null && strikeOf(steps[index + 1]) !== null);
-  return steps[at] ? { path: steps[at].path, filler: move('wait') } : null;
-};
+/** Two strikes that follow each other without a beat between them. */
+function hurried(): Watch {
+  let last: readonly number[] | null = null;
+  return (step) => {
+    const before = last;
+    const strikes = step !== null && strikeOf(step) !== null;
+    last = strikes ? step.path : null;
+    return before && strikes ? { path: before, filler: move('wait') } : null;
+  };
+}
 
-function firstGap(combination: Combination, find: FindGap): Gap | null {
+function gapsIn(steps: readonly Step[], watch: Watch): Gap[] {
+  return [...steps, null].flatMap((step) => watch(step) ?? []);
+}
+
+const isFlat = (combination: Combination): boolean =>
+  combination.items.every((item) => item.kind !== 'group' && item.kind !== 'turns');
+
+function firstGap(combination: Combination, watch: () => Watch): Gap | undefined {
   for (let turn = 0; turn < fullTurn(combination.items); turn += 1) {
-    const gap = find(unfold(combination, turn));
+    const [gap] = gapsIn(unfold(combination, turn), watch());
     if (gap) return gap;
   }
-  return null;
+  return undefined;
 }
 
 /** Fills each gap that is found; a group repeats what is put into it. Null where it grows past what anybody does. */
-function fillGaps(combination: Combination, find: FindGap): Combination | null {
+function fillGaps(combination: Combination, watch: () => Watch): Combination | null {
+  if (isFlat(combination)) {
+    const gaps = gapsIn(unfold(combination), watch());
+    if (gaps.length === 0) return combination;
+    if (combination.items.length + gaps.length > mostFilled) return null;
+    return gaps.reduceRight((filled, { path, filler }) => insertAfter(filled, path, filler), combination);
+  }
+  // What is put into a group is there in each of its repeats, so the next gap is looked for from the beginning.
   let filled = combination;
-  for (let gap = firstGap(filled, find); gap; gap = firstGap(filled, find)) {
+  for (let gap = firstGap(filled, watch); gap; gap = firstGap(filled, watch)) {
     filled = insertAfter(filled, gap.path, gap.filler);
     if (unfoldedLength(filled.items) > mostFilled) return null;
   }
@@ -90,7 +103,7 @@ export function fitOrder(
 ): Combination | null {
   let followed: Combination | null = combination;
   if (nature.wildAfterHooks) {
-    const brought = fillGaps(followed, wildHook(afterHook, nature));
+    const brought = fillGaps(followed, () => wildHooks(afterHook, nature));
     if (brought !== followed) reasons.add(saidAfterHook(nature.name, afterHook));
     followed = brought;
   }

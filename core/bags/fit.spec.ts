@@ -125,7 +125,8 @@ describe('matching with a bag', () => {
         if (!adapted) return;
         const again = fitToBag(adapted, nature, here);
         expect(again.reasons).toEqual([]);
-        if (here.level && nature.longest) expect(strikesIn(adapted.items)).toBeLessThanOrEqual(nature.longest[here.level]);
+        if (here.level && nature.longest)
+          expect(strikesIn(adapted.items)).toBeLessThanOrEqual(nature.longest[here.level]);
       }),
       { numRuns: 500 },
     );

@@ -60,14 +60,21 @@ describe('learning a bag', () => {
   it('every step and every plan of ours fits the bag it is for', () => {
     for (const { bag, steps } of learningOrders)
       for (const { text } of steps)
-        if (text) expect(fitToBag(combo(text), bag).reasons).withContext(`${bag} ${text}`).toEqual([]);
+        if (text)
+          expect(fitToBag(combo(text), bag).reasons)
+            .withContext(`${bag} ${text}`)
+            .toEqual([]);
     for (const { bag, text } of bagPlans) {
       const { sheet, faults } = readTempoText(text);
       expect(faults).toEqual([]);
-      expect(findings(sheet).filter(({ level }) => level === 'error')).withContext(text).toEqual([]);
+      expect(findings(sheet).filter(({ level }) => level === 'error'))
+        .withContext(text)
+        .toEqual([]);
       for (const piece of sheet.blocks.flatMap((block) => block.pieces))
         if (piece.kind === 'combination')
-          expect(fitToBag(combo(piece.text), bag).reasons).withContext(piece.text).toEqual([]);
+          expect(fitToBag(combo(piece.text), bag).reasons)
+            .withContext(piece.text)
+            .toEqual([]);
     }
   });
 });

@@ -21,7 +21,12 @@ export interface LearningOrder {
   readonly steps: readonly LearningStep[];
 }
 
-const step = (name: string, text: string | null, effort: Effort, how: string): LearningStep => ({ name, text, effort, how });
+const step = (name: string, text: string | null, effort: Effort, how: string): LearningStep => ({
+  name,
+  text,
+  effort,
+  how,
+});
 
 /** Orders of learning (trade page, section 7; common practice, no source). A new step is a line here. */
 export const learningOrders: readonly LearningOrder[] = [

@@ -3,7 +3,14 @@ import { families, targets } from '../moves/kind';
 import { bagKinds } from './kind-names';
 
 /** Families of strikes that a bag may take. */
-export const strikeFamilies = ['punch', 'elbow', 'knee', 'kick', 'teep', 'push'] as const satisfies readonly (typeof families)[number][];
+export const strikeFamilies = [
+  'punch',
+  'elbow',
+  'knee',
+  'kick',
+  'teep',
+  'push',
+] as const satisfies readonly (typeof families)[number][];
 
 const most = z.int().min(2).max(99);
 
@@ -14,7 +21,10 @@ export const ownBagSchema = z.strictObject({
     .min(1)
     .max(40)
     .regex(/^[\p{L}\p{N}][\p{L}\p{N} ]*$/u, 'letters, figures and spaces only')
-    .refine((name) => !bagKinds.some((kind) => kind === name.toLowerCase()), 'this is the name of a kind that is there'),
+    .refine(
+      (name) => !bagKinds.some((kind) => kind === name.toLowerCase()),
+      'this is the name of a kind that is there',
+    ),
   targets: z.array(z.enum(targets)).min(1).max(3).describe('what can be hit on it'),
   families: z.array(z.enum(strikeFamilies)).min(1).max(6).describe('strikes that it takes'),
   powerCapped: z.boolean().optional().describe('hard shots are softened'),

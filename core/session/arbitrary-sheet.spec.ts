@@ -44,6 +44,13 @@ const breath = merged(
   maybe('nonStop', fc.constant(true)),
   maybe('gapMs', fc.integer({ min: 0, max: 60_000 })),
   maybe('between', words),
+  maybe(
+    'lanes',
+    fc.tuple(text, text).map(([a, b]) => [
+      { bag: 'double-end', text: a },
+      { bag: 'Rope mat', text: b },
+    ]),
+  ),
 );
 
 const piece: fc.Arbitrary<object> = fc.oneof(
@@ -148,6 +155,35 @@ const head: fc.Arbitrary<object> = merged(
       { name: 'A', text: a },
       { name: 'Finish2', text: b },
     ]),
+  ),
+  maybe(
+    'lanes',
+    fc.constant([
+      { bag: 'heavy', places: 2, access: 'quarter', lowKicks: false },
+      { bag: 'Rope mat', places: 0 },
+      { bag: 'double-end', places: 1 },
+    ]),
+  ),
+  maybe(
+    'ownBags',
+    fc.constant([
+      {
+        name: 'Rope mat',
+        targets: ['head', 'leg'],
+        families: ['punch', 'kick'],
+        powerCapped: true,
+        wildAfterHooks: true,
+        oneAtATime: true,
+        longest: { beginner: 2, intermediate: 4, advanced: 6 },
+        rhythm: 'soft, "by ear"',
+        care: 'mind the knots',
+      },
+      { name: 'Tyre', targets: ['body'], families: ['punch'] },
+    ]),
+  ),
+  maybe(
+    'changeOverMs',
+    fc.integer({ min: 0, max: 600 }).map((count) => count * 1000),
   ),
   maybe('head', fc.constant([{ key: 'coach', value: 'Wren, "the first"' }])),
   maybe('note', fc.constant('last words\n\nafter an empty line')),

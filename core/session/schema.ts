@@ -169,6 +169,20 @@ export const sheetSchema = plainSheet.superRefine((sheet, context) => {
     if (seen.has(value)) context.addIssue({ code: 'custom', path, message: `id "${value}" is used twice` });
     seen.add(value);
   };
+  const onceByName = (names: readonly string[], path: string): void => {
+    names.forEach((name, at) => {
+      if (names.findIndex((other) => other.toLowerCase() === name.toLowerCase()) < at)
+        context.addIssue({ code: 'custom', path: [path, at], message: `"${name}" is there twice` });
+    });
+  };
+  onceByName(
+    (sheet.lanes ?? []).map(({ bag }) => bag),
+    'lanes',
+  );
+  onceByName(
+    (sheet.ownBags ?? []).map(({ name }) => name),
+    'ownBags',
+  );
   sheet.blocks.forEach((each, at) => {
     once(each.id, ['blocks', at, 'id']);
     each.pieces.forEach((inner, index) => once(inner.id, ['blocks', at, 'pieces', index, 'id']));

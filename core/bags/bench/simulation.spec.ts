@@ -86,7 +86,10 @@ describe('the ball, step by step', () => {
   it('goes sideways after a hook, straight after a straight', () => {
     const after = (text: string): BallState => {
       const { path } = ballDrill(balanced(57), combo(text));
-      const [x, y] = [Math.max(...path.map((each) => Math.abs(each.x))), Math.max(...path.map((each) => Math.abs(each.y)))];
+      const [x, y] = [
+        Math.max(...path.map((each) => Math.abs(each.x))),
+        Math.max(...path.map((each) => Math.abs(each.y))),
+      ];
       return { x, y, z: 0, vx: 0, vy: 0, vz: 0 };
     };
     expect(after('1').y).toBe(0);

@@ -23,9 +23,36 @@ export interface Tail {
   readonly between?: string;
   readonly gapMs?: number;
   readonly otherStance?: 'carry on mirrored' | 'reset';
+  /** Lanes with a text of their own. */
+  readonly lanes?: readonly { readonly bag: string; readonly text: string }[];
+}
+
+const laneTail = /^("(?:\\.|[^"\\])*"|[a-z-]+)\s+("(?:\\.|[^"\\])*"|“[^”]*”)$/i;
+
+/** `double-end "1 2 3 2"`; the text as it was typed. */
+function readLaneTail(value: string): Tail | null {
+  const match = laneTail.exec(value);
+  const [name = '', text = ''] = [match?.[1], match?.[2]];
+  const bag = (wholeQuote(name) ?? name.toLowerCase()).slice(0, 40);
+  return match && bag ? { lanes: [{ bag, text: wholeQuote(text) ?? text }] } : null;
+}
+
+/** Lane texts as they are kept: canonical in six where they read. */
+export function keepLanes(lanes: Tail['lanes'], meanings: Meanings): { lanes?: { bag: string; text: string }[] } {
+  if (!lanes) return {};
+  return {
+    lanes: lanes.slice(0, 12).map(({ bag, text }) => {
+      const read = readCombination(text, meanings);
+      return { bag, text: read.ok ? writeCombination(read.value) : text };
+    }),
+  };
 }
 
 const tails: readonly { readonly pattern: RegExp; readonly read: (value: string) => Tail | null }[] = [
+  {
+    pattern: /(?:^|\s)lane\s+((?:"(?:\\.|[^"\\])*"|[a-z-]+)\s+(?:"(?:\\.|[^"\\])*"|“[^”]*”))\s*$/i,
+    read: readLaneTail,
+  },
   {
     pattern: /(?:^|\s)between\s+("(?:\\.|[^"\\])*"|“[^”]*”)\s*$/i,
     read: (value) => ({ between: wholeQuote(value) ?? value }),
@@ -52,7 +79,7 @@ export function takeTail(text: string): { readonly text: string; readonly tail: 
       const found = match ? read(match[1] ?? '') : null;
       if (!match || !found) continue;
       left = left.slice(0, match.index);
-      tail = { ...found, ...tail };
+      tail = { ...found, ...tail, ...(found.lanes ? { lanes: [...found.lanes, ...(tail.lanes ?? [])] } : {}) };
     }
     if (left === before) return { text: left.trimEnd(), tail };
   }

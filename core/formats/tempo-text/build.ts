@@ -2,7 +2,7 @@ import type { Target } from '../../moves/kind';
 import { buildKinds, goalsOf, type BuildKind } from '../../progressions/build';
 import { readClock } from '../../session/clock-text';
 import type { PieceOf } from '../../session/schema';
-import { keepCombination, takeTail, type Meanings } from './body';
+import { keepCombination, keepLanes, takeTail, type Meanings } from './body';
 import { fault, rest, splitOutside, take, type Scan } from './line';
 import { lengthPattern, takeOption, type Options } from './piece';
 
@@ -121,7 +121,7 @@ export function readBuild(scan: Scan, meanings: Meanings, id: string): Build {
       'this is more than the build takes',
       wanted === 0 ? 'leave the goal out: the alternator has none' : 'leave it out',
     );
-  const { between, gapMs } = tail;
+  const { between, gapMs, lanes } = tail;
   const second = wanted === 2 ? { second: keep(kept[1]) } : {};
   return {
     kind: 'build',
@@ -137,5 +137,6 @@ export function readBuild(scan: Scan, meanings: Meanings, id: string): Build {
     ...(options.nonStop ? { nonStop: true } : {}),
     ...(gapMs === undefined ? {} : { gapMs }),
     ...(between === undefined ? {} : { between }),
+    ...keepLanes(lanes, meanings),
   };
 }

@@ -3,7 +3,7 @@ import { effortNames, focusNames, type Effort, type Focus } from '../../session/
 import { readClock } from '../../session/clock-text';
 import type { Piece, PieceOf } from '../../session/schema';
 import type { Milliseconds } from '../../units';
-import { readBody, takeTail, type Meanings } from './body';
+import { keepLanes, readBody, takeTail, type Meanings } from './body';
 import { fault, rest, skipSpace, splitOutside, take, type Scan } from './line';
 
 /** A length at the beginning of a line: `1:30`, `1:02:03`, `90s`, `2 min`. */
@@ -119,7 +119,8 @@ export function pieceFrom(
     const whole = parted.text === text.trimEnd() ? body : readBody(scan, text, at, meanings, id);
     return whole.kind === 'words' ? { ...timed, ...whole } : { ...timed, ...whole };
   }
-  return { ...timed, ...body, ...(nonStop ? { nonStop } : {}), ...parted.tail };
+  const { lanes, ...tail } = parted.tail;
+  return { ...timed, ...body, ...(nonStop ? { nonStop } : {}), ...tail, ...keepLanes(lanes, meanings) };
 }
 
 /** Reads the pieces of a line that begins with a length: one, or as many as names stand behind `xN`; none without a length. */

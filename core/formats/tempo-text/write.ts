@@ -5,6 +5,8 @@ import type { Effort, Focus } from '../../session/effort';
 import type { Block, Piece, PieceOf, Sheet } from '../../session/schema';
 import { schemeOrSix, spell } from '../../session/stored';
 import type { Tail } from './body';
+import { isBagKind } from '../../bags/kinds';
+import { laneLines } from './lanes';
 import { quote, type Scan } from './line';
 import { readPieces } from './piece';
 
@@ -15,11 +17,12 @@ function options({ effort, focus, nonStop }: Words): string {
   return [...said, ...(nonStop ? ['nonstop'] : []), ...(focus ? [focus] : [])].map((word) => ` ${word}`).join('');
 }
 
-function tail({ between, gapMs, otherStance }: Tail): string {
+function tail({ between, gapMs, otherStance, lanes }: Tail, scheme: Scheme): string {
   return [
     otherStance ?? '',
     gapMs === undefined ? '' : `gap ${gapMs / 1000}s`,
     between === undefined ? '' : `between ${quote(between)}`,
+    ...(lanes ?? []).map(({ bag, text }) => `lane ${isBagKind(bag) ? bag : quote(bag)} ${quote(spell(text, scheme))}`),
   ]
     .filter((part) => part !== '')
     .map((part) => ` ${part}`)
@@ -37,7 +40,7 @@ function readsAs(line: string, piece: Piece, scheme: Scheme): boolean {
 
 function wordsAndColon(length: string, piece: PieceOf<'combination'>, scheme: Scheme): string {
   const text = spell(piece.text, scheme).replace(/\s*\n\s*/g, ' ');
-  const behind = `: ${text}${tail(piece)}`;
+  const behind = `: ${text}${tail(piece, scheme)}`;
   if (piece.words === undefined) return `${length}${behind}`;
   const plain = `${length} ${piece.words}${behind}`;
   return readsAs(plain, piece, scheme) ? plain : `${length} ${quote(piece.words)}${behind}`;
@@ -50,8 +53,8 @@ function callsLine(piece: PieceOf<'calls'>): string {
     gapLeastMs === undefined && gapMostMs === undefined
       ? ''
       : ` gap ${(gapLeastMs ?? 1000) / 1000}-${(gapMostMs ?? 4000) / 1000}`;
-  const words = between === undefined ? {} : { between };
-  return `call ${drill} ${amount}${seed === undefined ? '' : ` seed ${seed}`}${gap}${tail(words)}`;
+  const words = between === undefined ? '' : ` between ${quote(between)}`;
+  return `call ${drill} ${amount}${seed === undefined ? '' : ` seed ${seed}`}${gap}${words}`;
 }
 
 function buildLine(piece: PieceOf<'build'>, scheme: Scheme): string {
@@ -75,7 +78,7 @@ function buildLine(piece: PieceOf<'build'>, scheme: Scheme): string {
   const stages = every === 'round' ? 'round' : every.map(exactClock).join(',');
   // A focus counts as such only before a colon, even where no goal stands behind it.
   const behind = goals.length > 0 || piece.focus ? `: ${goals.join(' // ')}` : '';
-  return `${said} every ${stages}${options(piece)}${behind}${tail(piece)}`;
+  return `${said} every ${stages}${options(piece)}${behind}${tail(piece, scheme)}`;
 }
 
 function pieceLine(piece: Piece, scheme: Scheme): string {
@@ -159,6 +162,7 @@ function headLines(sheet: Sheet, scheme: Scheme): string[] {
     `bag: ${sheet.bag}`,
     ...(sheet.class.level ? [`level: ${sheet.class.level}`] : []),
     ...(sheet.class.pace === undefined ? [] : [`pace: ${sheet.class.pace}`]),
+    ...laneLines(sheet),
     ...(sheet.parts ?? []).map(({ name, text }) => `combo ${name}: ${spell(text, scheme)}`),
     ...(sheet.head ?? []).map(({ key, value }) => `${key}: ${value}`),
   ];

@@ -5,6 +5,8 @@ import type { Sheet } from '../schema';
 import { schemeOf } from '../stored';
 import { announcedFindings } from './announced';
 import type { Checked, Finding, Place } from './finding';
+import type { Schools } from '../../bags/conditions';
+import { laneFindings } from './lanes';
 import { buildFindings, lengthFindings, sayFindings, seamFindings, unreadFindings } from './pieces';
 import {
   allOutFindings,
@@ -45,13 +47,14 @@ const rank = { error: 0, warning: 1, note: 2 } as const;
 
 /**
  * Everything worth saying about a sheet, errors first. Derived; the sheet is not changed. Whoever has its timeline and
- * tally already passes them.
+ * tally already passes them; bags are judged by the coach's schools.
  * @example findings(sheet).filter((finding) => finding.level === 'error')
  */
 export function findings(
   sheet: Sheet,
   timeline: Timeline = compile(sheet),
   sums: Tally = tally(timeline, sheet.stance),
+  schools?: Schools,
 ): Finding[] {
   const checked: Checked = { sheet, timeline, tally: sums };
   const names = blockNames(sheet, timeline);
@@ -74,6 +77,7 @@ export function findings(
     ...crowdedRestFindings(checked),
     ...allOutFindings(checked),
     ...balanceFindings(checked),
+    ...laneFindings(checked, places, schools),
   ];
   return found.sort((a, b) => rank[a.level] - rank[b.level]);
 }
