@@ -19,6 +19,16 @@ export const routes: Routes = [
     loadComponent: () => import('./pages/combos/combos-page').then((page) => page.CombosPage),
   },
   {
+    path: 'room',
+    title: 'Room · Keen Tempo',
+    loadComponent: () => import('./pages/room/room-page').then((page) => page.RoomPage),
+  },
+  {
+    path: 'bench',
+    title: 'Bench · Keen Tempo',
+    loadComponent: () => import('./pages/bench/bench-page').then((page) => page.BenchPage),
+  },
+  {
     path: 'run/:id',
     title: 'Run · Keen Tempo',
     loadComponent: () => import('./pages/run/run-page').then((page) => page.RunPage),

@@ -2,7 +2,14 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { mdiBookOpenVariantOutline, mdiClipboardTextOutline, mdiCogOutline, mdiNotebookOutline } from '@mdi/js';
+import {
+  mdiBookOpenVariantOutline,
+  mdiClipboardTextOutline,
+  mdiCogOutline,
+  mdiFloorPlan,
+  mdiNotebookOutline,
+  mdiRulerSquare,
+} from '@mdi/js';
 import { filter, map } from 'rxjs';
 import { Icon } from './parts/icon';
 import { DemoService } from './services/demo.service';
@@ -28,8 +35,10 @@ export class Shell {
   protected readonly views = [
     { path: '/sheets', name: 'Sheets', key: '1', icon: mdiClipboardTextOutline },
     { path: '/combos', name: 'Combos', key: '2', icon: mdiBookOpenVariantOutline },
-    { path: '/log', name: 'Log', key: '3', icon: mdiNotebookOutline },
-    { path: '/settings', name: 'Settings', key: '4', icon: mdiCogOutline },
+    { path: '/room', name: 'Room', key: '3', icon: mdiFloorPlan },
+    { path: '/bench', name: 'Bench', key: '4', icon: mdiRulerSquare },
+    { path: '/log', name: 'Log', key: '5', icon: mdiNotebookOutline },
+    { path: '/settings', name: 'Settings', key: '6', icon: mdiCogOutline },
   ];
 
   private readonly url = toSignal(
@@ -45,7 +54,7 @@ export class Shell {
   }
 
   protected showsDemoNotice(): boolean {
-    return this.demo.left() > 0 && /^\/(sheets|combos|log)$/.test(this.url());
+    return this.demo.left() > 0 && /^\/(sheets|combos|room|log)$/.test(this.url());
   }
 
   protected onKey(event: KeyboardEvent): void {

@@ -2,5 +2,11 @@
 // shows that it needs none.
 import { must } from './steps.mjs';
 
-for (const config of ['tsconfig.core.json', 'tsconfig.node.json', 'tsconfig.app.json', 'tsconfig.spec.json'])
+for (const config of [
+  'tsconfig.core.json',
+  'tsconfig.node.json',
+  'tsconfig.worker.json',
+  'tsconfig.app.json',
+  'tsconfig.spec.json',
+])
   must(process.execPath, ['node_modules/typescript/bin/tsc', '--noEmit', '-p', config], `Type check of ${config}`);

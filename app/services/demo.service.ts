@@ -4,6 +4,7 @@ import { liveQuery, type Table } from 'dexie';
 import { from } from 'rxjs';
 import { demoBook } from '../../demo/combinations';
 import { demoLog } from '../../demo/log';
+import { demoRoom } from '../../demo/room';
 import { demoSheets } from '../../demo/sheets';
 import { Database } from '../store/database';
 
@@ -33,6 +34,7 @@ export class DemoService {
     await this.database.transaction('rw', [sheets, log, book, choices], async () => {
       if (await choices.get('demo')) return;
       await choices.put({ key: 'demo', value: 'seeded' });
+      if (!(await choices.get('room'))) await choices.put({ key: 'room', value: demoRoom });
       const midnight = new Date(now.getFullYear(), now.getMonth(), now.getDate()).getTime();
       const before = (index: number) => midnight - index * 60_000;
       await sheets.bulkPut(
@@ -60,8 +62,14 @@ export class DemoService {
     await this.database.transaction('rw', tables, () =>
       Promise.all(tables.map((table, at) => table.bulkDelete((taken[at] ?? []).map(({ id }) => id)))),
     );
+    const { choices } = this.database;
+    const room = await choices.get('room');
+    // A room that was changed is the coach's own.
+    const untouched = JSON.stringify(room?.value) === JSON.stringify(demoRoom);
+    if (untouched) await choices.delete('room');
     return async () => {
       await Promise.all(tables.map((table, at) => table.bulkPut(taken[at] ?? [])));
+      if (room && untouched) await choices.put(room);
     };
   }
 }

@@ -1,6 +1,6 @@
 import { DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
 import * as z from 'zod';
-import { ownNumbersSchema } from '../../core/index';
+import { measureSystems, ownNumbersSchema } from '../../core/index';
 import { Database } from '../store/database';
 
 const settingsSchema = z.object({
@@ -14,6 +14,10 @@ const settingsSchema = z.object({
   ownNumbers: ownNumbersSchema.nullable().default(null),
   /** Which leg is drilled after a hand. */
   kickSchool: z.enum(['opposite', 'same']).default('opposite'),
+  /** What brings a ball back after a hook, and whether the body is hit on a double-end. */
+  afterHook: z.enum(['rear straight', 'same hand']).default('rear straight'),
+  bodyOnDoubleEnd: z.enum(['none', 'lower cord']).default('none'),
+  units: z.enum(measureSystems).default('metric'),
   cautionSeen: z.boolean().default(false),
 });
 export type Settings = z.infer<typeof settingsSchema>;

@@ -1,5 +1,6 @@
 import * as z from 'zod';
-import { families, targets } from '../moves/kind';
+import type { families } from '../moves/kind';
+import { targets } from '../moves/kind';
 import { bagKinds } from './kind-names';
 
 /** Families of strikes that a bag may take. */

@@ -61,6 +61,27 @@ export class SettingsPage {
           choice('With the same side too; no note', { kickSchool: 'same' }),
         ],
       },
+      {
+        name: 'after-hook',
+        legend: 'After a hook on the double-end',
+        choices: [
+          choice('A rear straight brings the ball back', { afterHook: 'rear straight' }),
+          choice('Another hook or a back fist of the same hand', { afterHook: 'same hand' }),
+        ],
+      },
+      {
+        name: 'double-end-body',
+        legend: 'Body shots on the double-end',
+        choices: [
+          choice('None', { bodyOnDoubleEnd: 'none' }),
+          choice('At the lower cord', { bodyOnDoubleEnd: 'lower cord' }),
+        ],
+      },
+      {
+        name: 'units',
+        legend: 'Measures',
+        choices: [choice('Metric', { units: 'metric' }), choice('Imperial', { units: 'imperial' })],
+      },
     ];
   });
 

@@ -1,0 +1,165 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { debounceTime, distinctUntilChanged, map, of, startWith, switchMap } from 'rxjs';
+import {
+  anchorCheck,
+  ballRhythm,
+  compareTension,
+  doubleEndSwing,
+  excursion,
+  readStored,
+  sayFault,
+  sayLength,
+  usualBag,
+  type BallDrill,
+  type DoubleEnd,
+  type RoomBag,
+} from '../../../core/index';
+import { MeasureField } from '../../parts/measure-field';
+import { useMotion } from '../../parts/motion';
+import { BallService } from '../../services/ball.service';
+import { SettingsService } from '../../services/settings.service';
+import type { BallRequest } from '../../workers/protocol';
+
+const usual = usualBag('bench', 'double-end', 0, 0).cords as DoubleEnd;
+type Worked =
+  { readonly busy: true } | { readonly busy: false; readonly drill: BallDrill | null; readonly what: string };
+
+/** A ball between two cords on the bench: its beat, what meets it, and a typed combination thrown at it step by step. */
+@Component({
+  selector: 'kt-ball-bench',
+  imports: [MeasureField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './ball-bench.html',
+  styleUrl: './bench-page.scss',
+})
+export class BallBench {
+  private readonly settings = inject(SettingsService);
+  private readonly balls = inject(BallService);
+  protected readonly motion = useMotion();
+  readonly measured = input<RoomBag | null>(null);
+
+  protected readonly ball = signal<DoubleEnd>(usual);
+  protected readonly anchor = signal<number | null>(null);
+  /** Momentum of a blow, kg·m/s. */
+  protected readonly momentum = signal(1.2);
+  protected readonly text = signal('1 2 3 2');
+  protected readonly pace = signal(1);
+  /** Whether each strike waits for the ball, or goes by the hands' own rhythm. */
+  protected readonly waits = signal(true);
+
+  constructor() {
+    effect(() => {
+      const { anchor, ...cords } = this.measured()?.cords ?? { ...usual, anchor: undefined };
+      this.ball.set(cords);
+      this.anchor.set(anchor ?? null);
+    });
+  }
+
+  protected readonly swing = computed(() => doubleEndSwing(this.ball()));
+  protected readonly out = computed(() => excursion(this.ball(), this.momentum()));
+  protected readonly tempos = computed(() =>
+    this.swing().tempos.map((tempo, at) => ({ returns: 2 * at + 1, tempo: Math.round(tempo) })),
+  );
+  protected readonly tighter = computed(() => {
+    const ball = this.ball();
+    const twice = { ...ball, tensionUpper: ball.tensionUpper * 2, tensionLower: ball.tensionLower * 2 };
+    const { faster, wider } = compareTension(twice, ball);
+    return `Twice as tight it is ${faster.toFixed(2)} times as fast, which is harder to time, and swings ${wider.toFixed(2)} times as far, which is easier to hit.`;
+  });
+  protected readonly held = computed(() => {
+    const anchor = this.anchor();
+    return anchor === null ? null : anchorCheck(this.ball(), anchor, this.out());
+  });
+  private readonly read = computed(() => readStored(this.text()));
+  protected readonly fault = computed(() => {
+    const read = this.read();
+    return read.ok ? null : this.text().trim() ? sayFault(read.fault) : 'Type a combination.';
+  });
+  protected readonly rhythm = computed(() => {
+    const read = this.read();
+    return read.ok ? ballRhythm(read.value, this.swing().returnInterval) : null;
+  });
+  protected readonly flows = computed(
+    () =>
+      this.rhythm()
+        ?.flows.map(({ name }) => name)
+        .join(', ') ?? '',
+  );
+  protected readonly meets = computed(
+    () =>
+      this.rhythm()
+        ?.meetings.map(({ returns }) => returns)
+        .join(', ') ?? '',
+  );
+
+  private readonly request = computed((): BallRequest | null => {
+    const rhythm = this.rhythm();
+    if (!rhythm) return null;
+    let at = 0;
+    const times = [0, ...rhythm.meetings.map(({ ball }) => (at += ball))];
+    return {
+      ball: this.ball(),
+      text: this.text(),
+      options: {
+        pace: this.pace(),
+        speed: this.momentum() / this.ball().mass,
+        ...(this.waits() ? { times } : {}),
+      },
+    };
+  });
+  protected readonly worked = toSignal(
+    toObservable(this.request).pipe(
+      debounceTime(150),
+      distinctUntilChanged((a, b) => JSON.stringify(a) === JSON.stringify(b)),
+      switchMap((request) =>
+        request
+          ? this.balls.drill(request).pipe(
+              map((answer): Worked => ({
+                busy: false,
+                drill: answer.ok ? answer.drill : null,
+                what: answer.ok ? '' : answer.what,
+              })),
+              startWith<Worked>({ busy: true }),
+            )
+          : of<Worked>({ busy: false, drill: null, what: '' }),
+      ),
+    ),
+    { initialValue: { busy: true } },
+  );
+  protected readonly drill = computed(() => {
+    const worked = this.worked();
+    return worked.busy ? null : worked.drill;
+  });
+  /** The ball's way from above, in metres; the hitter stands below. */
+  protected readonly path = computed(() =>
+    (this.drill()?.path ?? []).map(({ x, y }) => `${y.toFixed(3)},${(-x).toFixed(3)}`).join(' '),
+  );
+  protected readonly now = computed(() => {
+    const drill = this.drill();
+    if (!drill || drill.path.length === 0) return { x: 0, y: 0, at: 0 };
+    const at = Math.floor(this.motion.seconds() / drill.every) % drill.path.length;
+    const point = drill.path[at];
+    return { x: point?.y ?? 0, y: -(point?.x ?? 0), at: at * drill.every };
+  });
+  protected readonly view = computed(() => Math.max(0.4, (this.drill()?.farthest ?? 0) * 1.25));
+
+  protected readonly ceil = Math.ceil;
+
+  protected say(length: number): string {
+    return sayLength(length, this.settings.settings().units);
+  }
+
+  protected change(change: Partial<DoubleEnd>): void {
+    this.ball.update((before) => ({ ...before, ...change }));
+  }
+
+  protected value(event: Event): string {
+    return (event.target as HTMLInputElement).value;
+  }
+
+  protected setNumber(target: 'momentum' | 'pace', event: Event): void {
+    const value = Number(this.value(event));
+    if (value >= 0.1 && value <= (target === 'pace' ? 2.5 : 10)) this[target].set(value);
+  }
+}

@@ -1,0 +1,188 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import {
+  comesBack,
+  hungBagPeriod,
+  lowKickEdge,
+  lowKicksLand,
+  pendulumPeriod,
+  readStored,
+  sayFault,
+  sayLength,
+  staturesOf,
+  swingDrill,
+  usualBag,
+  type HungBag,
+  type Room,
+  type RoomBag,
+} from '../../../core/index';
+import { MeasureField } from '../../parts/measure-field';
+import { useMotion } from '../../parts/motion';
+import { SettingsService } from '../../services/settings.service';
+
+const usual = usualBag('bench', 'heavy', 0, 0);
+/** Farthest the drawing swings, in radians. */
+const amplitude = 0.32;
+
+/** A hung bag on the bench: its swing, drawn live, and what can be done in time with it. */
+@Component({
+  selector: 'kt-hung-bench',
+  imports: [MeasureField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Hung bag</h2>
+    <div class="bench">
+      <div class="figure">
+        <svg
+          viewBox="-1.6 -0.1 3.2 3.1"
+          role="img"
+          [attr.aria-label]="'Bag swinging with a period of ' + period().toFixed(2) + ' seconds'"
+        >
+          <line class="ceiling" x1="-1.5" x2="1.5" y1="0" y2="0" />
+          <line class="floor" x1="-1.5" x2="1.5" [attr.y1]="hook()" [attr.y2]="hook()" />
+          <g [attr.transform]="'rotate(' + angle() + ')'">
+            <line class="cord" [attr.y2]="bag().chain" />
+            <rect
+              class="bag"
+              rx="0.06"
+              [attr.x]="-bag().radius"
+              [attr.y]="bag().chain"
+              [attr.width]="2 * bag().radius"
+              [attr.height]="bag().length"
+            />
+          </g>
+          <text class="zone" x="-1.45" y="0.35">{{ phase() }}</text>
+        </svg>
+        <button type="button" class="button" (click)="motion.toggle()">
+          {{ motion.running() ? 'Hold' : 'Swing' }}
+        </button>
+      </div>
+      <div>
+        <div class="fields">
+          <kt-measure-field
+            label="Chain, hook to bag"
+            [value]="bag().chain"
+            [most]="6"
+            (changed)="change({ chain: $event })"
+          />
+          <kt-measure-field
+            label="Length of the bag"
+            [value]="bag().length"
+            [least]="0.2"
+            [most]="3"
+            (changed)="change({ length: $event })"
+          />
+          <kt-measure-field
+            label="Radius"
+            [value]="bag().radius"
+            [least]="0.05"
+            [most]="0.6"
+            (changed)="change({ radius: $event })"
+          />
+          <kt-measure-field
+            label="Mass"
+            what="mass"
+            [value]="bag().mass"
+            [least]="1"
+            [most]="200"
+            (changed)="change({ mass: $event })"
+          />
+          <kt-measure-field label="Lower edge" [value]="bottom()" [most]="3" (changed)="bottom.set($event)" />
+        </div>
+        <dl>
+          <dt>Period, as a body</dt>
+          <dd class="figures">{{ period().toFixed(2) }} s</dd>
+          <dt>Period, as a point</dt>
+          <dd class="figures">{{ point().toFixed(2) }} s</dd>
+          <dt>Back at you</dt>
+          <dd class="figures">{{ back().from.toFixed(2) }} to {{ back().to.toFixed(2) }} s after a push away</dd>
+          <dt>Low kick</dt>
+          <dd>{{ lowKick() }}</dd>
+        </dl>
+        <label
+          >A combination in time with the swing
+          <input
+            class="field figures"
+            type="text"
+            [value]="text()"
+            (input)="text.set(value($event))"
+            autocomplete="off"
+        /></label>
+        @if (drill(); as drill) {
+          @if (drill.fault) {
+            <p class="fault" role="alert">{{ drill.fault }}</p>
+          } @else {
+            <p role="status">
+              {{ drill.words }}. A repetition takes {{ drill.repetition }} s, the breath {{ drill.gap }} s.
+            </p>
+          }
+        }
+        <p class="caution">
+          Never meet it square as it swings in: step round. Small swings; a hard push takes a little longer.
+        </p>
+      </div>
+    </div>
+  `,
+  styleUrl: './bench-page.scss',
+})
+export class HungBench {
+  private readonly settings = inject(SettingsService);
+  protected readonly motion = useMotion();
+  readonly room = input.required<Room>();
+  /** The bag of the room that is measured; usual figures without one. */
+  readonly measured = input<RoomBag | null>(null);
+
+  protected readonly bag = signal<HungBag>(HungBench.figures(usual));
+  protected readonly bottom = signal(usual.bottom);
+  protected readonly text = signal('1 2 3');
+
+  constructor() {
+    effect(() => {
+      const bag = this.measured() ?? usual;
+      this.bag.set(HungBench.figures(bag));
+      this.bottom.set(bag.bottom);
+    });
+  }
+
+  private static figures({ mass, chain, top, bottom, radius }: RoomBag): HungBag {
+    return { mass: mass ?? 36, chain: chain ?? 0.6, length: top - bottom, radius };
+  }
+
+  protected readonly period = computed(() => hungBagPeriod(this.bag()));
+  protected readonly point = computed(() => pendulumPeriod(this.bag().chain + this.bag().length / 2));
+  protected readonly back = computed(() => comesBack(this.period()));
+  protected readonly hook = computed(() => this.bag().chain + this.bag().length + this.bottom());
+  private readonly turn = computed(() => (this.motion.seconds() % this.period()) / this.period());
+  /** Away from a hitter who stands on the left, back after half a period. */
+  protected readonly angle = computed(() =>
+    Number(((-amplitude * Math.sin(2 * Math.PI * this.turn()) * 180) / Math.PI).toFixed(2)),
+  );
+  protected readonly phase = computed(() => (this.turn() < 0.5 ? 'going away: hit' : 'coming back: step round'));
+  protected readonly lowKick = computed(() => {
+    const { smallest, tallest } = staturesOf(this.room());
+    const { units } = this.settings.settings();
+    const edge = sayLength(lowKickEdge(smallest), units);
+    return lowKicksLand(this.bottom(), [smallest, tallest])
+      ? `lands for everybody: the edge is under ${edge}`
+      : `the smallest one’s lands at ${edge}, under the bag: kick to the body, or hang it lower`;
+  });
+  protected readonly drill = computed(() => {
+    const read = readStored(this.text());
+    if (!read.ok)
+      return {
+        fault: this.text().trim() ? sayFault(read.fault) : 'Type a combination.',
+        words: '',
+        repetition: '',
+        gap: '',
+      };
+    const { words, repetitionMs, gapMs } = swingDrill(read.value, this.period());
+    return { fault: null, words, repetition: (repetitionMs / 1000).toFixed(1), gap: (gapMs / 1000).toFixed(1) };
+  });
+
+  protected change(change: Partial<HungBag>): void {
+    this.bag.update((before) => ({ ...before, ...change }));
+  }
+
+  protected value(event: Event): string {
+    return (event.target as HTMLInputElement).value;
+  }
+}

@@ -1,0 +1,58 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { hasDone, learningOrders, nextStep, practisedOn, readStored, sayEffort, type Room } from '../../../core/index';
+import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
+import { LogService } from '../../services/log.service';
+
+/** What comes next on each kind of bag that is here, by what the log says was done on it. */
+@Component({
+  selector: 'kt-next-steps',
+  imports: [StrikeStaff],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Next on each bag</h2>
+    <ul>
+      @for (order of orders(); track order.name) {
+        <li>
+          <b>{{ order.bag }}</b> <span class="soft">{{ order.name }}, {{ order.done }} of {{ order.of }} done</span
+          ><br />
+          @if (order.next; as next) {
+            {{ next.name }}: {{ next.how }} <span class="soft">({{ sayEffort(next.effort) }})</span>
+            @if (order.combination; as combination) {
+              <kt-strike-staff [combination]="combination" [scale]="0.6" />
+            }
+          } @else {
+            All steps done.
+          }
+        </li>
+      } @empty {
+        <li class="soft">Put a bag into the room, and its order of learning stands here.</li>
+      }
+    </ul>
+  `,
+  styleUrl: './room-page.scss',
+})
+export class NextSteps {
+  private readonly log = inject(LogService);
+  readonly room = input.required<Room>();
+  protected readonly sayEffort = sayEffort;
+
+  protected readonly orders = computed(() => {
+    const kinds = new Set(this.room().bags.map(({ kind }) => kind));
+    const log = this.log.all() ?? [];
+    return learningOrders
+      .filter(({ bag }) => kinds.has(bag))
+      .map((order) => {
+        const practised = practisedOn(order.bag, log);
+        const next = nextStep(order, practised);
+        const read = next?.text ? readStored(next.text) : null;
+        return {
+          bag: order.bag,
+          name: order.name,
+          next,
+          combination: read?.ok ? read.value : null,
+          done: order.steps.filter((step) => hasDone(step, practised)).length,
+          of: order.steps.length,
+        };
+      });
+  });
+}
