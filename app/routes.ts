@@ -29,6 +29,11 @@ export const routes: Routes = [
     loadComponent: () => import('./pages/bench/bench-page').then((page) => page.BenchPage),
   },
   {
+    path: 'board/:id',
+    title: 'Board · Keen Tempo',
+    loadComponent: () => import('./pages/board/board-page').then((page) => page.BoardPage),
+  },
+  {
     path: 'run/:id',
     title: 'Run · Keen Tempo',
     loadComponent: () => import('./pages/run/run-page').then((page) => page.RunPage),

@@ -1,6 +1,7 @@
 import { Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
+import { MatSnackBar } from '@angular/material/snack-bar';
 import { DemoService } from './services/demo.service';
 import { Shell } from './shell';
 import { testProviders, until } from './spec-store.spec';
@@ -32,6 +33,8 @@ describe('the frame', () => {
     expect([...host.querySelectorAll('.rail li a span')].map((each) => each.textContent)).toEqual([
       'Sheets',
       'Combos',
+      'Room',
+      'Bench',
       'Log',
       'Settings',
     ]);
@@ -40,7 +43,7 @@ describe('the frame', () => {
 
   it('goes to views by Alt and a digit, but not out of a run', async () => {
     const { router, press } = await setUp('/sheets');
-    await press('3');
+    await press('5');
     expect(router.url).toBe('/log');
     await press('2', { altKey: true, ctrlKey: true });
     await press('9');
@@ -73,6 +76,9 @@ describe('the frame', () => {
       return host.querySelector('.demo') === null;
     });
     expect(TestBed.inject(DemoService).left()).toBe(0);
+    // Shown last, so that nothing runs on into the next spec.
+    await until(() => document.querySelector('mat-snack-bar-container') !== null);
+    TestBed.inject(MatSnackBar).dismiss();
   });
 
   it('lets the keyboard skip to the page', async () => {

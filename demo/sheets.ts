@@ -37,7 +37,7 @@ const rest = (ms: number | null): BlockDraft => ({ kind: 'rest', ms });
 function sheet(
   id: string,
   title: string,
-  head: Partial<Pick<Sheet, 'class' | 'bag' | 'numbers'>>,
+  head: Partial<Pick<Sheet, 'class' | 'bag' | 'numbers' | 'lanes' | 'changeOverMs'>>,
   drafts: readonly BlockDraft[],
 ): Sheet {
   const blocks = drafts.map(({ pieces = [], ...block }, at): Block => ({
@@ -258,5 +258,37 @@ const handsThenLegs = sheet(
   ],
 );
 
+const fourCorners = sheet(
+  'demo-four-corners',
+  'Four corners of the tower',
+  {
+    bag: 'heavy',
+    class: { people: 12, level: 'beginner', leftHanded: 3, note: 'Wall bag hangs high: body kicks on it' },
+    lanes: [
+      { bag: 'heavy', places: 3, access: 'quarter', lowKicks: false },
+      { bag: 'double-end', places: 3 },
+      { bag: 'standing', places: 3 },
+      { bag: 'shadow', places: 6 },
+    ],
+    changeOverMs: seconds(30),
+  },
+  [
+    towerWarmUp,
+    ...['Turnout', 'Stairwell', 'Two bells', 'Hose reel'].flatMap((name, at): BlockDraft[] => [
+      ...(at > 0 ? [rest(minutes(1))] : []),
+      {
+        kind: 'round',
+        ms: minutes(3),
+        title: name,
+        pieces: [
+          combination(seconds(90), demoText(name as 'Turnout')),
+          combination(seconds(90), at % 2 === 0 ? '1 2 3b' : '1 2 lk', { effort: 'strong' }),
+        ],
+      },
+    ]),
+    coolDown(minutes(3)),
+  ],
+);
+
 /** The station class's sheets, 10 to 45 minutes. All invented. */
-export const demoSheets: readonly Sheet[] = [firstWatch, quickShadow, oneARound, handsThenLegs];
+export const demoSheets: readonly Sheet[] = [firstWatch, quickShadow, oneARound, handsThenLegs, fourCorners];

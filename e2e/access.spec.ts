@@ -96,6 +96,27 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
         .click();
     },
   },
+  {
+    name: 'sheet, lanes',
+    path: '/sheets/demo-four-corners',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Lanes' }).click();
+      await page
+        .getByRole('button', { name: /^Lanes/ })
+        .first()
+        .click();
+    },
+  },
+  { name: 'board', path: '/board/demo-four-corners' },
+  {
+    name: 'room',
+    path: '/room',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Wall bag, / }).focus();
+      await page.locator('summary').click();
+    },
+  },
+  { name: 'bench', path: '/bench' },
   { name: 'settings', path: '/settings' },
   { name: 'not found', path: '/nowhere' },
 ];

@@ -3,11 +3,11 @@ import { expect, test } from '@playwright/test';
 
 test('the first visit holds the demo, which can be cleared, and brought back', async ({ page }) => {
   await page.goto('/');
-  await expect(page.locator('.list li')).toHaveCount(4);
+  await expect(page.locator('.list li')).toHaveCount(5);
   await page.getByRole('button', { name: 'Clear the demo' }).click();
   await expect(page.getByText('No sheets yet.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.locator('.list li')).toHaveCount(4);
+  await expect(page.locator('.list li')).toHaveCount(5);
 });
 
 test('copy, rename, delete with undo', async ({ page }) => {
@@ -41,7 +41,7 @@ test('a sheet goes to a JSON file and comes back; a wrong file is refused with i
   const text = await readFile(await download.path(), 'utf8');
   const field = page.locator('input[type=file]');
   await field.setInputFiles({ name: 'back.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-  await expect(page.locator('.list li')).toHaveCount(5);
+  await expect(page.locator('.list li')).toHaveCount(6);
   const newer = JSON.stringify({ ...(JSON.parse(text) as object), version: 9 });
   await field.setInputFiles({ name: 'newer.json', mimeType: 'application/json', buffer: Buffer.from(newer) });
   await expect(page.getByRole('alert')).toContainText('newer.json was not imported, and nothing has changed');
@@ -49,7 +49,7 @@ test('a sheet goes to a JSON file and comes back; a wrong file is refused with i
   const wrong = text.replace('"kind": "round"', '"kind": "party"');
   await field.setInputFiles({ name: 'wrong.json', mimeType: 'application/json', buffer: Buffer.from(wrong) });
   await expect(page.getByRole('alert')).toContainText(/blocks\[\d+\]\.kind/);
-  await expect(page.locator('.list li')).toHaveCount(5);
+  await expect(page.locator('.list li')).toHaveCount(6);
 });
 
 test('dragging a block by its grip moves it, and undo moves it back', async ({ page }) => {

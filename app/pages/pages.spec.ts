@@ -49,7 +49,7 @@ const rows = (host: HTMLElement) => [...host.querySelectorAll('.list h2')].map((
 
 describe('the list of sheets', () => {
   it('tells length, rounds, punches and how it last went', async () => {
-    const { host } = await open(SheetsPage, (page) => rows(page).length === 4 && page.textContent.includes('counted'));
+    const { host } = await open(SheetsPage, (page) => rows(page).length === 5 && page.textContent.includes('counted'));
     const first = host.querySelector('.list li')?.textContent ?? '';
     expect(first).toContain('22:30');
     expect(first).toContain('3 rounds');
@@ -57,7 +57,7 @@ describe('the list of sheets', () => {
   });
 
   it('renames on Enter and leaves the name on Escape', async () => {
-    const { host } = await open(SheetsPage, (page) => rows(page).length === 4);
+    const { host } = await open(SheetsPage, (page) => rows(page).length === 5);
     const rename = async (name: string, key: string): Promise<void> => {
       await choose(host, 'Ten minutes before the shift', 'Rename');
       await shows(host, (page) => page.querySelector('#rename') !== null);
@@ -75,7 +75,7 @@ describe('the list of sheets', () => {
   });
 
   it('refuses a wrong file with its paths, several at once included, and changes nothing', async () => {
-    const { host } = await open(SheetsPage, (page) => rows(page).length === 4);
+    const { host } = await open(SheetsPage, (page) => rows(page).length === 5);
     const field = host.querySelector<HTMLInputElement>('input[type=file]') as HTMLInputElement;
     const files = new DataTransfer();
     files.items.add(
@@ -86,13 +86,13 @@ describe('the list of sheets', () => {
     await shows(host, (page) => page.querySelector('[role=alert]') !== null);
     const said = host.querySelector('[role=alert]')?.textContent ?? '';
     for (const path of ['title', 'blocks[0].id', 'blocks[0].kind']) expect(said).toContain(path);
-    expect(await TestBed.inject(Database).sheets.count()).toBe(4);
+    expect(await TestBed.inject(Database).sheets.count()).toBe(5);
     button(host, 'Close').click();
     await shows(host, (page) => page.querySelector('[role=alert]') === null);
   });
 
   it('says so when there is none', async () => {
-    const { host } = await open(SheetsPage, (page) => rows(page).length === 4);
+    const { host } = await open(SheetsPage, (page) => rows(page).length === 5);
     for (const stored of TestBed.inject(SheetsService).all() ?? [])
       await TestBed.inject(SheetsService).remove(stored.id);
     await shows(host, (page) => page.textContent.includes('No sheets yet.'));

@@ -4,6 +4,7 @@ import { fitToBag, type BagFit } from '../bags/fit';
 import { natureOf, type BagNature } from '../bags/kinds';
 import type { Combination } from '../notation/combination';
 import { writeCombination } from '../notation/write';
+import type { Leaf } from '../session/compile';
 import type { Block, Piece, Sheet } from '../session/schema';
 import { goalTexts } from '../session/stages';
 import { readStored } from '../session/stored';
@@ -102,4 +103,14 @@ export function chooseForLane<Given extends Piece>(piece: Given, bag: string, te
   const lanes = text === null ? others : [...others, { bag, text }];
   const { lanes: _, ...plain } = piece;
   return (lanes.length > 0 ? { ...plain, lanes } : plain) as Given;
+}
+
+/** What each lane does in a stretch of the timeline: a stage of a build is matched by itself. `leafLanes(sheet, leaf, lanes)` */
+export function leafLanes(sheet: Sheet, leaf: Leaf, lanes: readonly Lane[]): LaneVersion[] {
+  const block = sheet.blocks.find(({ id }) => id === leaf.blockId);
+  const piece = block?.pieces.find(({ id }) => id === leaf.pieceId);
+  if (!block || !piece || !leaf.combination || !isOnLanes(block)) return [];
+  if (piece.kind === 'combination') return pieceLanes(piece, block, lanes);
+  const text = writeCombination(leaf.combination);
+  return lanes.flatMap((lane) => laneVersion(text, lane) ?? []);
 }

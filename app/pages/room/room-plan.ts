@@ -28,13 +28,7 @@ const margin = 0.35;
       <g clip-path="url(#room-walls)">
         @for (bag of bags(); track bag.id) {
           @if (bag.circle > 0) {
-            <circle
-              class="reach"
-              [class.meets]="bag.meets"
-              [attr.cx]="bag.x"
-              [attr.cy]="bag.y"
-              [attr.r]="bag.circle"
-            />
+            <circle class="reach" [class.meets]="bag.meets" [attr.cx]="bag.x" [attr.cy]="bag.y" [attr.r]="bag.circle" />
           }
         }
       </g>

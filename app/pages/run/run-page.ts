@@ -22,12 +22,13 @@ import { LogService } from '../../services/log.service';
 import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService } from '../../services/unfinished-run.service';
+import { RunLanes } from './run-lanes';
 import { Runner } from './runner';
 
 /** Performing a sheet: clock, staff and calls, large enough for a room. */
 @Component({
   selector: 'kt-run-page',
-  imports: [RouterLink, EntryForm, Icon, StrikeStaff],
+  imports: [RouterLink, EntryForm, Icon, RunLanes, StrikeStaff],
   providers: [Runner],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-page.html',

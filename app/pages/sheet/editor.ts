@@ -4,21 +4,29 @@ import {
   blockLength,
   compile,
   findings,
+  lanesOf,
+  pieceLanes,
   schemeOrSix,
   sheetSchema,
   tally,
   type Block,
+  type Lane,
+  type LaneVersion,
+  type Schools,
   type Leaf,
   type Piece,
   type Sheet,
 } from '../../../core/index';
 import { HistoryService, mostSteps } from '../../services/history.service';
+import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
 
 /** A piece as the run sheet shows it: with the leaves that its first pass, or its stages a round, come to. */
 export interface PieceRow {
   readonly piece: Piece;
   readonly leaves: readonly Leaf[];
+  /** What each lane does in its place; none where there are no lanes. */
+  readonly lanes: readonly LaneVersion[];
 }
 
 export interface BlockRow {
@@ -50,6 +58,7 @@ interface Write {
 @Injectable()
 export class Editor {
   private readonly sheets = inject(SheetsService);
+  private readonly settings = inject(SettingsService);
   private readonly state = signal<Sheet | null>(null);
   private readonly history = inject(HistoryService);
   private readonly steps = signal<readonly Step[]>([]);
@@ -79,9 +88,18 @@ export class Editor {
     const timeline = this.timeline();
     return timeline ? tally(timeline, this.state()?.stance ?? 'orthodox') : null;
   });
+  /** Where coaches disagree about bags, by this one's settings. */
+  readonly schools = computed((): Schools => {
+    const { afterHook, bodyOnDoubleEnd } = this.settings.settings();
+    return { afterHook, bodyOnDoubleEnd };
+  });
+  readonly lanes = computed((): readonly Lane[] => {
+    const sheet = this.state();
+    return sheet ? lanesOf(sheet, this.schools()) : [];
+  });
   readonly findings = computed(() => {
     const [sheet, timeline, sums] = [this.state(), this.timeline(), this.tally()];
-    return sheet && timeline && sums ? findings(sheet, timeline, sums) : [];
+    return sheet && timeline && sums ? findings(sheet, timeline, sums, this.schools()) : [];
   });
   readonly rows = computed((): readonly BlockRow[] => this.rowsOf(this.state(), this.timeline()?.leaves ?? []));
 
@@ -121,7 +139,11 @@ export class Editor {
         at,
         ms: blockLength(block),
         round: own[0]?.round ?? null,
-        pieces: block.pieces.map((piece) => ({ piece, leaves: firstLeaves(own, piece) })),
+        pieces: block.pieces.map((piece) => ({
+          piece,
+          leaves: firstLeaves(own, piece),
+          lanes: pieceLanes(piece, block, this.lanes()),
+        })),
       };
       at += row.ms;
       return row;

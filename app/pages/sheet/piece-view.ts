@@ -28,12 +28,13 @@ import { ClockField } from '../../parts/clock-field';
 import { Icon } from '../../parts/icon';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import type { PieceRow } from './editor';
+import { LaneVersions } from './lane-versions';
 import { PieceOptions } from './piece-options';
 
 /** One piece of a block; a build unfolds in place, a line for each stage. */
 @Component({
   selector: 'kt-piece-view',
-  imports: [CdkDragHandle, MatMenuModule, ClockField, Icon, PieceOptions, StrikeStaff],
+  imports: [CdkDragHandle, MatMenuModule, ClockField, Icon, LaneVersions, PieceOptions, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './piece-view.html',
   styleUrl: './piece-view.scss',

@@ -33,7 +33,7 @@ const combo = (ms: number, text: string, more: Partial<Extract<Piece, { kind: 'c
 /** A piece as the editor would hand it to its row. */
 function rowOf(piece: Piece, ms = 60_000): PieceRow {
   const { leaves } = compile(sheetOf({ ...freshBlock('round', freshId, [piece]), ms }));
-  return { piece, leaves: leaves.filter((leaf) => leaf.pieceId === piece.id) };
+  return { piece, leaves: leaves.filter((leaf) => leaf.pieceId === piece.id), lanes: [] };
 }
 
 function set(host: HTMLElement, selector: string, value: string, event: 'change' | 'input'): void {
@@ -128,7 +128,7 @@ describe('a piece’s row', () => {
   });
 
   it('says where no time is left for it', async () => {
-    const { host } = await show({ piece: combo(60_000, '1 2'), leaves: [] });
+    const { host } = await show({ piece: combo(60_000, '1 2'), leaves: [], lanes: [] });
     expect(host.querySelector('.at')?.textContent.trim()).toBe('–');
   });
 });

@@ -18,6 +18,7 @@ import { mdiFileExportOutline, mdiMagnify, mdiPlay, mdiPrinterOutline, mdiRedo, 
 import {
   changeBlock,
   changePiece,
+  bagPlans,
   clockFormats,
   exercisesFor,
   moveBlock,
@@ -30,9 +31,7 @@ import {
   writeTempoText,
   type Block,
   type BlockKind,
-  type Finding,
   type Piece,
-  type Sheet,
 } from '../../../core/index';
 import { Icon } from '../../parts/icon';
 import { BookService } from '../../services/book.service';
@@ -40,19 +39,15 @@ import { FilesService } from '../../services/files.service';
 import { BlockView, type PieceDrop } from './block-view';
 import { Editor } from './editor';
 import { EntryBar } from './entry-bar';
-import { FindingsPanel } from './findings-panel';
-import { Glance } from './glance';
 import { MarkedBar } from './marked-bar';
 import { PrintSheet } from './print-sheet';
 import { rowAction } from './row-keys';
 import { Rows } from './rows';
 import { SessionStrip } from './session-strip';
-import { TextView } from './text-view';
-import { WholeSheet } from './whole-sheet';
 import { LastRun } from '../../parts/last-run';
-import { SheetDetails } from './sheet-details';
 import type { Entered } from './typed-piece';
 import { SheetTotals } from './sheet-totals';
+import { SidePanel, type SideTab } from './side-panel';
 
 const icons = {
   undo: mdiUndo,
@@ -84,16 +79,12 @@ const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[]
     Icon,
     BlockView,
     EntryBar,
-    FindingsPanel,
-    Glance,
     LastRun,
     MarkedBar,
     PrintSheet,
     SessionStrip,
-    TextView,
-    WholeSheet,
-    SheetDetails,
     SheetTotals,
+    SidePanel,
   ],
   providers: [Editor, Rows],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -130,24 +121,11 @@ export class SheetPage {
     if (!row || row.block.kind === 'rest') return 'a new round';
     return row.round === null ? `to the ${row.block.kind}` : `to round ${row.round}`;
   });
-  /** The combination of the chosen row, to tap along to. */
-  protected readonly selectedCombination = computed(() => {
-    const id = this.editor.selected();
-    return (
-      this.editor.timeline()?.leaves.findLast((leaf) => leaf.pieceId === id && leaf.combination)?.combination ?? null
-    );
-  });
   protected readonly pieceLists = computed(() => this.editor.rows().map(({ block }) => `pieces-${block.id}`));
   protected readonly icons = icons;
-  protected readonly formats = clockFormats;
+  protected readonly formats = [...clockFormats, ...bagPlans];
   /** What the side shows beside the rundown. */
-  protected readonly side = signal<'findings' | 'text' | 'glance' | 'whole'>('findings');
-  protected readonly tabs = [
-    { id: 'findings', name: 'Findings' },
-    { id: 'text', name: 'Text' },
-    { id: 'glance', name: 'Glance' },
-    { id: 'whole', name: 'Whole' },
-  ] as const;
+  protected readonly side = signal<SideTab>('findings');
   protected readonly finding = signal(false);
   protected readonly kinds = addedKinds;
 
@@ -168,10 +146,6 @@ export class SheetPage {
   protected changeTitle(event: Event): void {
     const title = (event.target as HTMLInputElement).value.slice(0, 200);
     this.editor.apply((sheet) => ({ ...sheet, title }), 'title');
-  }
-
-  protected changeDetails(change: Partial<Sheet>): void {
-    this.editor.apply((sheet) => ({ ...sheet, ...change }));
   }
 
   protected changeBlock(block: Block, change: Partial<Omit<Block, 'id'>>): void {
@@ -208,10 +182,6 @@ export class SheetPage {
     if (id) this.rows.select(id, true);
   }
 
-  protected applySheet(sheet: Sheet, name = ''): void {
-    this.editor.apply(() => sheet, name);
-  }
-
   protected openFind(): void {
     this.finding.set(true);
     this.application.tick();
@@ -228,16 +198,6 @@ export class SheetPage {
 
   protected dropPiece({ pieceId, blockId, to }: PieceDrop): void {
     this.editor.apply((sheet) => movePiece(sheet, pieceId, blockId, to));
-  }
-
-  protected mend(finding: Finding, at: number): void {
-    const mend = finding.mends[at];
-    if (mend) this.editor.apply(mend.edit);
-  }
-
-  protected goTo(finding: Finding): void {
-    const id = finding.pieceId ?? finding.blockId;
-    if (id) this.rows.select(id, true);
   }
 
   protected save(as: 'json' | 'tempo.txt'): void {
@@ -275,8 +235,8 @@ export class SheetPage {
 
   /** The first mend of the first finding that has one. */
   private mendFirst(): void {
-    const finding = this.editor.findings().find(({ mends }) => mends.length > 0);
-    if (finding) this.mend(finding, 0);
+    const [mend] = this.editor.findings().flatMap(({ mends }) => mends);
+    if (mend) this.editor.apply(mend.edit);
   }
 
   private onRowKey(event: KeyboardEvent, id: string): void {

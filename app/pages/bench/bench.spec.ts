@@ -1,0 +1,41 @@
+import { TestBed } from '@angular/core/testing';
+import { demoRoom } from '../../../demo/room';
+import { BallService } from '../../services/ball.service';
+import { RoomService } from '../../services/room.service';
+import { Database } from '../../store/database';
+import { testProviders, until } from '../../spec-store.spec';
+import { BenchPage } from './bench-page';
+
+describe('the bench', () => {
+  beforeEach(() => TestBed.configureTestingModule({ providers: testProviders() }));
+
+  it('throws a combination at the ball in a worker, and says what hits', async () => {
+    let first: string[] = [];
+    TestBed.inject(BallService)
+      .drill({
+        ball: { mass: 0.3, upper: 1.2, lower: 1.2, tensionUpper: 63, tensionLower: 60 },
+        text: '1 2',
+        options: { pace: 1 },
+      })
+      .subscribe((answer) => {
+        first = answer.ok ? answer.drill.blows.map(({ name }) => name) : [answer.what];
+      });
+    await until(() => first.length > 0);
+    expect(first).toEqual(['jab', 'cross']);
+  });
+
+  it('shows the bench of the room’s bags, and a fault in what is typed', async () => {
+    await TestBed.inject(Database).choices.put({ key: 'room', value: demoRoom });
+    const fixture = TestBed.createComponent(BenchPage);
+    const host = fixture.nativeElement as HTMLElement;
+    await until(() => (TestBed.inject(RoomService).room()?.bags.length ?? 0) > 0);
+    await fixture.whenStable();
+    expect(host.textContent).toContain('too light: take 10 kg or more');
+    const field = host.querySelector<HTMLInputElement>('kt-ball-bench input[type=text]');
+    if (field) field.value = '1 zz';
+    field?.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    expect(host.querySelector('kt-ball-bench .fault')?.textContent).toContain('zz');
+    fixture.destroy();
+  });
+});

@@ -1,0 +1,103 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { roomSchema, type Room } from '../../../core/index';
+import { demoRoom } from '../../../demo/room';
+import { RoomService } from '../../services/room.service';
+import { SettingsService } from '../../services/settings.service';
+import { Database } from '../../store/database';
+import { testProviders, until } from '../../spec-store.spec';
+import { RoomPage } from './room-page';
+
+const host = (fixture: ComponentFixture<unknown>): HTMLElement => fixture.nativeElement as HTMLElement;
+
+describe('the room', () => {
+  beforeEach(async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    await TestBed.inject(Database).choices.put({ key: 'room', value: demoRoom });
+  });
+  afterEach(() => {
+    TestBed.inject(MatSnackBar).dismiss();
+  });
+
+  const room = (): Room | undefined => TestBed.inject(RoomService).room();
+
+  async function show<T>(component: new () => T): Promise<ComponentFixture<T>> {
+    const fixture = TestBed.createComponent(component);
+    await until(() => (room()?.bags.length ?? 0) > 0);
+    await fixture.whenStable();
+    return fixture;
+  }
+
+  it('moves a bag by its arrow keys, within the walls', async () => {
+    const fixture = await show(RoomPage);
+    const bag = host(fixture).querySelector<SVGGElement>('kt-room-plan g[role=button]');
+    bag?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }));
+    await until(() => room()?.bags[0]?.x === 3.1);
+    for (let press = 0; press < 2; press += 1) {
+      bag?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', shiftKey: true, bubbles: true }));
+      const y = 2 - 0.5 * (press + 1);
+      await until(() => room()?.bags[0]?.y === y);
+      await fixture.whenStable();
+    }
+    expect(host(fixture).querySelector('kt-room-plan')?.textContent).toContain('too near');
+  });
+
+  it('says what the numbers say, takes a bag out and puts it back', async () => {
+    const fixture = await show(RoomPage);
+    expect(host(fixture).querySelector('.says')?.textContent).toContain('lower edge is at 0.75 m');
+    host(fixture).querySelectorAll<SVGGElement>('kt-room-plan g[role=button]')[1]?.dispatchEvent(new Event('focus'));
+    await fixture.whenStable();
+    [...host(fixture).querySelectorAll('button')]
+      .find(({ textContent }) => textContent.includes('Take it out'))
+      ?.click();
+    await until(() => room()?.bags.length === 4);
+    await until(() => document.querySelector('mat-snack-bar-container') !== null);
+    document.querySelector<HTMLButtonElement>('mat-snack-bar-container button')?.click();
+    await until(() => room()?.bags.length === 5);
+  });
+
+  it('takes heights in the coach’s units, and refuses what nobody is', async () => {
+    const fixture = await show(RoomPage);
+    const field = [...host(fixture).querySelectorAll('input')].find(({ value }) => value.startsWith('1.58'));
+    if (!field) throw new Error('no field');
+    const type = (value: string): void => {
+      field.value = value;
+      field.dispatchEvent(new Event('change'));
+    };
+    type('9');
+    await until(
+      () => document.querySelector('mat-snack-bar-container')?.textContent.includes('Heights not taken') ?? false,
+    );
+    expect(room()?.statures.length).toBe(12);
+    TestBed.inject(SettingsService).change({ units: 'imperial' });
+    await fixture.whenStable();
+    type('70 72');
+    await until(() => room()?.statures.length === 2);
+    expect(room()?.statures[0]).toBeCloseTo(1.778, 3);
+    expect(room()?.people).toBe(2);
+  });
+
+  it('makes a kind of the coach’s own, and says why one is refused', async () => {
+    const fixture = await show(RoomPage);
+    const form = host(fixture).querySelector('kt-own-bags form');
+    const name = form?.querySelector('input');
+    form?.dispatchEvent(new Event('submit'));
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('kt-own-bags .fault')?.textContent).toContain('Name');
+    if (name) name.value = 'Rope mat';
+    name?.dispatchEvent(new Event('input'));
+    await fixture.whenStable();
+    form?.dispatchEvent(new Event('submit'));
+    await until(() => room()?.ownBags[0]?.name === 'Rope mat');
+    expect(roomSchema.safeParse(room()).success).toBeTrue();
+  });
+
+  it('what is not readable is not shown as a room, and a bad room is not written', async () => {
+    const rooms = TestBed.inject(RoomService);
+    await until(() => room() !== undefined);
+    expect((await rooms.put({ ...demoRoom, width: -1 })).refused).toContain('width');
+    expect(room()?.width).toBe(9);
+    await TestBed.inject(Database).choices.put({ key: 'room', value: { width: 'wide' } });
+    await until(() => room()?.bags.length === 0);
+  });
+});

@@ -1,0 +1,60 @@
+import { expect, test } from '@playwright/test';
+
+test('the room by keys: a bag is put in, moved, and says what the numbers say', async ({ page }) => {
+  await page.goto('/room');
+  await expect(page.getByText('its lower edge is at 0.75 m', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'reflex', exact: true }).click();
+  const bag = page.getByRole('button', { name: /^reflex, 4\.50 m from the left/ });
+  await bag.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: /^reflex, 4\.60 m from the left/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^reflex, 4\.60 m from the left/ })).toBeVisible();
+});
+
+test('the room by mouse: a dragged bag stays where it was dropped', async ({ page }) => {
+  await page.goto('/room');
+  const bag = page.getByRole('button', { name: /^Sand base, 7\.20 m/ });
+  const box = await bag.locator('.bag').boundingBox();
+  if (!box) throw new Error('not drawn');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 60, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect(bag).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /^Sand base, [56]\./ })).toBeVisible();
+});
+
+test('the bench works a typed combination out in its worker: waiting hits, hurrying misses', async ({ page }) => {
+  await page.goto('/bench');
+  const blows = page.getByRole('list', { name: 'What hits and what misses' });
+  await expect(blows.getByRole('listitem')).toHaveCount(4);
+  await expect(blows).not.toContainText('misses');
+  await page.getByLabel('A combination to throw at it').fill('1 2 3 2 1 2');
+  await page.getByLabel('Each strike waits for the ball').uncheck();
+  await expect(blows.getByRole('listitem')).toHaveCount(6);
+  await expect(blows).toContainText('misses');
+});
+
+test('one session, four kinds of bag: versions, rotation and today follow from the sheet', async ({ page }) => {
+  await page.goto('/sheets/demo-four-corners');
+  const lanes = page.getByRole('button', { name: /^Lanes/ }).first();
+  await expect(page.getByText('double-end 1 2 3 2').first()).toBeVisible();
+  await lanes.click();
+  await page.getByRole('tab', { name: 'Lanes' }).click();
+  await expect(page.getByRole('columnheader', { name: 'Group 4 (3)' })).toBeVisible();
+  await page.getByLabel('People who came').fill('9');
+  await page.getByLabel('Minutes less').fill('5');
+  await page.getByLabel('standing, places left').fill('0');
+  await page.getByRole('button', { name: 'Show what changes' }).click();
+  await expect(page.getByText('standing is down: its lane is left out')).toBeVisible();
+  await page.getByRole('button', { name: 'Run it so today' }).click();
+  await expect(page.getByRole('columnheader', { name: 'Group 3 (3)' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Group 4' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'The board, large' }).click();
+  await expect(page.getByRole('heading', { name: /who is on what/ })).toBeVisible();
+  await page.goBack();
+  await page.keyboard.press('Control+z');
+  await page.getByRole('tab', { name: 'Lanes' }).click();
+  await expect(page.getByRole('columnheader', { name: 'Group 4 (3)' })).toBeVisible();
+});
