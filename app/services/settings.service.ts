@@ -1,6 +1,6 @@
-import { DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
+import { computed, DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
 import * as z from 'zod';
-import { measureSystems, ownNumbersSchema } from '../../core/index';
+import { measureSystems, ownNumbersSchema, type Schools } from '../../core/index';
 import { Database } from '../store/database';
 
 const settingsSchema = z.object({
@@ -29,6 +29,11 @@ export class SettingsService {
   private readonly document = inject(DOCUMENT);
   private readonly state = signal<Settings>(settingsSchema.parse({}));
   readonly settings = this.state.asReadonly();
+  /** Where coaches disagree about bags, by this one's choices. */
+  readonly schools = computed((): Schools => {
+    const { afterHook, bodyOnDoubleEnd } = this.state();
+    return { afterHook, bodyOnDoubleEnd };
+  });
   /** What was chosen before the remembered choices had been read; it wins over them. */
   private early: Partial<Settings> = {};
   /** Settles when the remembered choices have been read. */

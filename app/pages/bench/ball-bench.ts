@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { debounceTime, distinctUntilChanged, map, of, startWith, switchMap } from 'rxjs';
 import {
@@ -7,6 +7,7 @@ import {
   compareTension,
   doubleEndSwing,
   excursion,
+  fitToBag,
   readStored,
   sayFault,
   sayLength,
@@ -17,6 +18,7 @@ import {
 } from '../../../core/index';
 import { MeasureField } from '../../parts/measure-field';
 import { useMotion } from '../../parts/motion';
+import { BookService } from '../../services/book.service';
 import { BallService } from '../../services/ball.service';
 import { SettingsService } from '../../services/settings.service';
 import type { BallRequest } from '../../workers/protocol';
@@ -36,8 +38,11 @@ type Worked =
 export class BallBench {
   private readonly settings = inject(SettingsService);
   private readonly balls = inject(BallService);
+  private readonly books = inject(BookService);
   protected readonly motion = useMotion();
   readonly measured = input<RoomBag | null>(null);
+  /** The figures, to be kept in the room. */
+  readonly kept = output<Partial<RoomBag>>();
 
   protected readonly ball = signal<DoubleEnd>(usual);
   protected readonly anchor = signal<number | null>(null);
@@ -92,6 +97,18 @@ export class BallBench {
         ?.meetings.map(({ returns }) => returns)
         .join(', ') ?? '',
   );
+
+  /** The book's combinations with the paces at which each flows on this ball. */
+  protected readonly book = computed(() => {
+    const { returnInterval } = this.swing();
+    return (this.books.all() ?? []).flatMap(({ id, name, text }) => {
+      const read = readStored(text);
+      if (!read.ok || fitToBag(read.value, 'double-end').verdict !== 'fits') return [];
+      const { flows, pace } = ballRhythm(read.value, returnInterval);
+      const paces = flows.map((each) => each.name).join(', ');
+      return [{ id, name, paces: paces || `waiting for the ball, at ${pace.toFixed(2)} of steady` }];
+    });
+  });
 
   private readonly request = computed((): BallRequest | null => {
     const rhythm = this.rhythm();
@@ -148,6 +165,11 @@ export class BallBench {
 
   protected say(length: number): string {
     return sayLength(length, this.settings.settings().units);
+  }
+
+  protected keep(): void {
+    const anchor = this.anchor();
+    this.kept.emit({ cords: { ...this.ball(), ...(anchor === null ? {} : { anchor }) } });
   }
 
   protected change(change: Partial<DoubleEnd>): void {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatSnackBar } from '@angular/material/snack-bar';
 import { Router, RouterLink } from '@angular/router';
-import { armReach, bodyHeights, roomBagName, sayLength, staturesOf } from '../../../core/index';
+import { armReach, bodyHeights, roomBagName, sayLength, staturesOf, type RoomBag } from '../../../core/index';
 import { RoomService } from '../../services/room.service';
 import { SettingsService } from '../../services/settings.service';
 import { BallBench } from './ball-bench';
@@ -21,6 +22,7 @@ export class BenchPage {
   protected readonly rooms = inject(RoomService);
   private readonly settings = inject(SettingsService);
   private readonly router = inject(Router);
+  private readonly snack = inject(MatSnackBar);
   /** Id of the bag to measure, from the address. */
   readonly bag = input<string>();
 
@@ -59,6 +61,20 @@ export class BenchPage {
     });
   });
   protected readonly parts = parts;
+
+  /** Writes a bag's measured figures into the room, with undo. */
+  protected async keep(bag: RoomBag | null, figures: Partial<RoomBag>): Promise<void> {
+    const room = this.rooms.room();
+    if (!room || !bag) return;
+    const bags = room.bags.map((each) => (each.id === bag.id ? { ...each, ...figures } : each));
+    const { refused, putBack } = await this.rooms.put({ ...room, bags });
+    this.snack
+      .open(refused ? `Not kept: ${refused}` : `${roomBagName(bag)}: kept in the room`, refused ? 'Close' : 'Undo', {
+        duration: 8000,
+      })
+      .onAction()
+      .subscribe(() => void (refused ? undefined : putBack()));
+  }
 
   protected pick(event: Event): void {
     const bag = (event.target as HTMLSelectElement).value || null;

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
 import {
   comesBack,
   hungBagPeriod,
@@ -88,6 +88,11 @@ const amplitude = 0.32;
           />
           <kt-measure-field label="Lower edge" [value]="bottom()" [most]="3" (changed)="bottom.set($event)" />
         </div>
+        @if (measured(); as own) {
+          <button type="button" class="link-button" (click)="keep()">
+            Keep these figures for {{ own.name || own.kind }}
+          </button>
+        }
         <dl>
           <dt>Period, as a body</dt>
           <dd class="figures">{{ period().toFixed(2) }} s</dd>
@@ -130,6 +135,8 @@ export class HungBench {
   readonly room = input.required<Room>();
   /** The bag of the room that is measured; usual figures without one. */
   readonly measured = input<RoomBag | null>(null);
+  /** The figures, to be kept in the room. */
+  readonly kept = output<Partial<RoomBag>>();
 
   protected readonly bag = signal<HungBag>(HungBench.figures(usual));
   protected readonly bottom = signal(usual.bottom);
@@ -177,6 +184,11 @@ export class HungBench {
     const { words, repetitionMs, gapMs } = swingDrill(read.value, this.period());
     return { fault: null, words, repetition: (repetitionMs / 1000).toFixed(1), gap: (gapMs / 1000).toFixed(1) };
   });
+
+  protected keep(): void {
+    const { mass, chain, length, radius } = this.bag();
+    this.kept.emit({ mass, chain, radius, bottom: this.bottom(), top: this.bottom() + length });
+  }
 
   protected change(change: Partial<HungBag>): void {
     this.bag.update((before) => ({ ...before, ...change }));

@@ -47,8 +47,7 @@ export class BoardPage {
   protected readonly turns = computed(() => {
     const [sheet, board] = [this.sheet(), this.board()];
     if (!sheet || !board) return [];
-    const { afterHook, bodyOnDoubleEnd } = this.settings.settings();
-    const lanes = lanesOf(sheet, { afterHook, bodyOnDoubleEnd });
+    const lanes = lanesOf(sheet, this.settings.schools());
     return board.turns.map((turn) => ({
       ...turn,
       clock: sayClock(turn.at),

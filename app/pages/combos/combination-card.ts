@@ -109,7 +109,7 @@ export class CombinationCard {
   /** Whether the entry's bag takes it, and what would. */
   protected readonly fit = computed(() => {
     const [combination, { bag }] = [this.combination(), this.entry()];
-    const fit = combination && bag ? fitToBag(combination, bag) : null;
+    const fit = combination && bag ? fitToBag(combination, bag, { schools: this.settings.schools() }) : null;
     return fit && { ...fit, text: fit.adapted ? writeCombination(fit.adapted) : '' };
   });
 

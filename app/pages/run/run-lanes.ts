@@ -52,8 +52,7 @@ export class RunLanes {
   readonly scheme = input.required<Scheme>();
 
   private readonly lanes = computed(() => {
-    const { afterHook, bodyOnDoubleEnd } = this.settings.settings();
-    return lanesOf(this.sheet(), { afterHook, bodyOnDoubleEnd });
+    return lanesOf(this.sheet(), this.settings.schools());
   });
   private readonly board = computed(() => rotationBoard(this.sheet(), this.timeline()));
   protected readonly rows = computed(() => {

@@ -12,7 +12,6 @@ import {
   type Block,
   type Lane,
   type LaneVersion,
-  type Schools,
   type Leaf,
   type Piece,
   type Sheet,
@@ -88,18 +87,13 @@ export class Editor {
     const timeline = this.timeline();
     return timeline ? tally(timeline, this.state()?.stance ?? 'orthodox') : null;
   });
-  /** Where coaches disagree about bags, by this one's settings. */
-  readonly schools = computed((): Schools => {
-    const { afterHook, bodyOnDoubleEnd } = this.settings.settings();
-    return { afterHook, bodyOnDoubleEnd };
-  });
   readonly lanes = computed((): readonly Lane[] => {
     const sheet = this.state();
-    return sheet ? lanesOf(sheet, this.schools()) : [];
+    return sheet ? lanesOf(sheet, this.settings.schools()) : [];
   });
   readonly findings = computed(() => {
     const [sheet, timeline, sums] = [this.state(), this.timeline(), this.tally()];
-    return sheet && timeline && sums ? findings(sheet, timeline, sums, this.schools()) : [];
+    return sheet && timeline && sums ? findings(sheet, timeline, sums, this.settings.schools()) : [];
   });
   readonly rows = computed((): readonly BlockRow[] => this.rowsOf(this.state(), this.timeline()?.leaves ?? []));
 
