@@ -13,6 +13,7 @@ export * from './mechanics/steps';
 export * from './mechanics/walk';
 export * from './mechanics/seams';
 export * from './mechanics/study';
+export { studyOf } from './mechanics/study-of';
 export * from './mechanics/repairs';
 export * from './mechanics/edit';
 export * from './mechanics/mirror';
@@ -58,6 +59,23 @@ export * from './run/run';
 export * from './run/done';
 export * from './run/cues';
 export * from './calls/say';
+export * from './calls/kinds';
+export {
+  callEditSchema,
+  sheetCallsSchema,
+  usualCheers,
+  usualFocuses,
+  usualPhrases,
+  wordingsSchema,
+  type CallEdit,
+  type SheetCalls,
+  type Wording,
+  type Wordings,
+} from './calls/phrasebook';
+export * from './calls/speech';
+export * from './calls/options';
+export * from './stances/schema';
+export * from './stances/plan';
 export * from './formats/sheet-json';
 export * from './formats/book-json';
 export * from './book/schema';

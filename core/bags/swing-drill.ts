@@ -1,4 +1,4 @@
-import { studyOf } from '../tally/planned';
+import { studyOf } from '../mechanics/study-of';
 import type { Combination } from '../notation/combination';
 import type { Milliseconds, PaceFactor, Seconds } from '../units';
 import { comesBack } from './bench/pendulum';

@@ -1,6 +1,6 @@
 import { fitToBag } from '../bags/fit';
 import { countByMove, countCombination, type Counts } from '../tally/counts';
-import { studyOf } from '../tally/planned';
+import { studyOf } from '../mechanics/study-of';
 import type { Combination } from '../notation/combination';
 import type { Seam } from '../mechanics/seams';
 import type { BagKind, Level } from '../session/schema';

@@ -1,22 +1,5 @@
 import type { Milliseconds, SessionTime } from '../units';
-
-/** Kinds of calls, most important first (trade page, section 9). */
-export const callKinds = [
-  'bell',
-  'new',
-  'own',
-  'stance',
-  'count',
-  'effort',
-  'drill',
-  'time',
-  'preview',
-  'reminder',
-  'focus',
-  'water',
-  'breathing',
-] as const;
-export type CallKind = (typeof callKinds)[number];
+import type { CallKind } from './kinds';
 
 /** What a call is worth when not everything can be said (house values in the trade's order). */
 export const importance: Readonly<Record<CallKind, number>> = {
@@ -27,25 +10,40 @@ export const importance: Readonly<Record<CallKind, number>> = {
   count: 300,
   effort: 250,
   drill: 240,
+  lanes: 200,
   time: 150,
   preview: 140,
   reminder: 120,
+  strikes: 110,
   focus: 100,
   water: 70,
   breathing: 60,
+  cheer: 30,
 };
 /** A short form is worth this share of the full one. */
 export const shortWorth = 0.8;
+/** What the coach has locked goes before everything but the bell. */
+export const lockedWorth = 5000;
+
+/** A word of a call with its own moment, from the call's beginning. */
+export interface Part {
+  readonly at: Milliseconds;
+  readonly say: string;
+}
 
 /** Words with the time they take. */
 export interface Phrase {
   readonly form: 'full' | 'short';
   readonly say: string;
   readonly ms: Milliseconds;
+  /** Where its words keep a time of their own: a long combination in parts, or strike by strike. */
+  readonly parts?: readonly Part[];
 }
 
 /** Something that would be good to say, and when it still is. */
 export interface Candidate {
+  /** The same from one working out to the next, so that a coach's change stays with it. */
+  readonly key: string;
   readonly kind: CallKind;
   /** The full form first, then the short one where there is one. */
   readonly phrases: readonly Phrase[];
@@ -53,19 +51,24 @@ export interface Candidate {
   readonly from: SessionTime;
   /** … and has ended by then. */
   readonly until: SessionTime;
+  /** Locked by the coach at its moment. */
+  readonly locked?: true;
 }
 
 /** Something that is said. */
 export interface Call {
+  readonly key: string;
   readonly at: SessionTime;
   readonly kind: CallKind;
   readonly say: string;
   readonly form: 'full' | 'short';
   readonly ms: Milliseconds;
+  readonly parts?: readonly Part[];
 }
 
 /** Something that is not said, and why. */
 export interface Dropped {
+  readonly key: string;
   readonly kind: CallKind;
   readonly say: string;
   readonly why: string;
@@ -76,22 +79,10 @@ export const leastGap: Milliseconds = 300;
 
 /** How fast words are spoken (house value 165 a minute, trade page, section 9). */
 const wordsPerMinute = 165;
-const bellMs: Milliseconds = 1000;
+export const bellMs: Milliseconds = 1000;
 
-/** Time that words take to say. `spokenLength('one, two, three body')` → `1455` */
+/** Time that words take to say, by the speaking rate. `spokenLength('one, two, three body')` → `1455` */
 export function spokenLength(words: string): Milliseconds {
   const count = words.split(/[\s-]+/).filter((word) => /[\p{L}\p{N}]/u.test(word)).length;
   return Math.round((Math.max(1, count) * 60_000) / wordsPerMinute);
-}
-
-/** A candidate's forms from its words. */
-export function phrases(full: string, short?: string): Phrase[] {
-  const phrase = (form: Phrase['form'], say: string): Phrase => ({
-    form,
-    say,
-    ms: say === 'bell' ? bellMs : spokenLength(say),
-  });
-  return short !== undefined && short !== full
-    ? [phrase('full', full), phrase('short', short)]
-    : [phrase('full', full)];
 }

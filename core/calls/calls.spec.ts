@@ -4,10 +4,12 @@ import { sessionTemplates } from '../library/templates';
 import { compile } from '../session/compile';
 import { findings } from '../session/findings/index';
 import { anySheet } from '../session/arbitrary-sheet.spec';
-import { leastGap, phrases, spokenLength, type Call, type Candidate } from './call';
+import { leastGap, spokenLength, type Call, type Candidate } from './call';
+import { phrases } from './speech';
 import { candidatesOf } from './candidates';
-import { mostExact, schedule, startGrid, worthOf } from './schedule';
-import { callTrack } from './track';
+import { mostExact, schedule } from './schedule';
+import { startGrid, worthOf } from './solve';
+import { callOptionsOf, callTrack } from './track';
 
 const track = (...lines: string[]) => callTrack(readTempoText(lines.join('\n')).sheet);
 const said = (calls: readonly Call[]): string[] => calls.map(({ at, say }) => `${at / 1000} ${say}`);
@@ -48,6 +50,7 @@ const small: fc.Arbitrary<Candidate> = fc
     short: fc.option(fc.integer({ min: 2, max: 6 }).map((tenths) => tenths * 100)),
   })
   .map(({ kind, from, room, full, short }) => ({
+    key: 'one',
     kind: kind as Candidate['kind'],
     from,
     until: from + full + room,
@@ -60,11 +63,12 @@ const small: fc.Arbitrary<Candidate> = fc
 describe('the scheduler of calls', () => {
   it('chooses as well as trying everything does, on small cases', () => {
     fc.assert(
-      fc.property(fc.array(small, { minLength: 1, maxLength: 4 }), (candidates) => {
+      fc.property(fc.array(small, { minLength: 1, maxLength: 4 }), (made) => {
+        const candidates = made.map((each, at) => ({ ...each, key: `${at}` }));
         const result = schedule(candidates);
         const worth = result.calls.reduce((sum, call) => {
           const phrase = { form: call.form, say: call.say, ms: call.ms };
-          return sum + worthOf({ kind: call.kind, phrases: [phrase], from: 0, until: 0 }, phrase);
+          return sum + worthOf({ key: '', kind: call.kind, phrases: [phrase], from: 0, until: 0 }, phrase);
         }, 0);
         expect(worth).toBeCloseTo(exhaustive(candidates), 6);
         apart(result.calls);
@@ -76,6 +80,7 @@ describe('the scheduler of calls', () => {
 
   it('takes the short form, or leaves the lesser call out, and says why', () => {
     const at = (kind: Candidate['kind'], from: number, until: number, full: string, short?: string): Candidate => ({
+      key: kind,
       kind,
       from,
       until,
@@ -87,14 +92,17 @@ describe('the scheduler of calls', () => {
     ]);
     expect(shortened.calls.map(({ form, kind }) => `${kind} ${form}`)).toEqual(['preview short', 'water full']);
     const dropped = schedule([at('new', 0, 1000, 'one two'), at('focus', 0, 1000, 'chin down')]);
-    expect(dropped.dropped).toEqual([{ kind: 'focus', say: 'chin down', why: '“one two” matters more there' }]);
+    expect(dropped.dropped).toEqual([
+      { key: 'focus', kind: 'focus', say: 'chin down', why: '“one two” matters more there' },
+    ]);
     expect(schedule([at('focus', 0, 500, 'chin down now')]).dropped[0]?.why).toBe(
       'it takes 1.1 s, and there are 0.5 s',
     );
   });
 
   it('reports its bound where a stretch is too crowded to be exact', () => {
-    const many = Array.from({ length: mostExact + 3 }, (): Candidate => ({
+    const many = Array.from({ length: mostExact + 3 }, (_, at): Candidate => ({
+      key: `${at}`,
       kind: 'time',
       from: 0,
       until: 30_000,
@@ -109,6 +117,7 @@ describe('the scheduler of calls', () => {
 
   it('does not work out again what has not changed', () => {
     const candidates = [0, 60_000].map((from): Candidate => ({
+      key: `${from}`,
       kind: 'time',
       from,
       until: from + 5000,
@@ -179,7 +188,8 @@ describe('the call track of a sheet', () => {
   it('keeps calls apart, in their windows, and quiet in the last second, on any sheet', () => {
     const check = (sheet: Parameters<typeof callTrack>[0]): void => {
       const { calls, dropped } = callTrack(sheet);
-      const { candidates } = candidatesOf(compile(sheet));
+      const timeline = compile(sheet);
+      const { candidates } = candidatesOf(timeline, callOptionsOf(sheet, timeline));
       apart(calls);
       expect(calls.length + dropped.length).toBe(candidates.length);
       const bells = calls.filter(({ kind }) => kind === 'bell').map(({ at }) => at);

@@ -1,10 +1,11 @@
-import type { Milliseconds, SessionTime } from '../units';
-import { importance, leastGap, shortWorth, type Call, type Candidate, type Dropped, type Phrase } from './call';
+import type { SessionTime } from '../units';
+import { importance, leastGap, type Call, type Candidate, type Dropped } from './call';
+import { isFixed, onGrid, solve, startGrid, worthOf, type Chosen } from './solve';
 
-/** Starts lie on this grid. */
-export const startGrid: Milliseconds = 100;
-/** Stretches with more candidates than this are not solved exactly; their bound is reported. */
+/** Where more calls that can be moved than this meet, a stretch is not solved exactly; its bound is reported. */
 export const mostExact = 12;
+/** Most calls that can be moved in one stretch. */
+const mostFree = 30;
 
 /** A stretch of calls that depend on each other, and how good its choice is known to be. */
 export interface StretchReport {
@@ -15,87 +16,22 @@ export interface StretchReport {
   readonly bound: number;
 }
 
-/** What is said, what is not, and the stretches that were too crowded to be solved exactly. */
+/** What is said, what in short and what not, with the reasons, and the stretches that were too crowded to be solved exactly. */
 export interface Schedule {
   readonly calls: readonly Call[];
+  readonly shortened: readonly Dropped[];
   readonly dropped: readonly Dropped[];
   readonly crowded: readonly StretchReport[];
 }
 
-interface State {
-  readonly finish: SessionTime;
-  readonly worth: number;
-  readonly call: Call | null;
-  readonly job: number;
-  readonly before: State | null;
-}
-
-/** What a candidate is worth in a form. */
-export function worthOf(candidate: Candidate, phrase: Phrase): number {
-  return importance[candidate.kind] * (phrase.form === 'full' ? 1 : shortWorth);
-}
-
-const onGrid = (time: SessionTime): SessionTime => Math.ceil(time / startGrid) * startGrid;
-/** A call that must begin on its very second is not moved to the grid. */
-const startOf = (candidate: Candidate, phrase: Phrase, free: SessionTime): SessionTime =>
-  candidate.until - candidate.from <= phrase.ms ? candidate.from : onGrid(Math.max(candidate.from, free));
-
-function better(list: readonly State[], state: State): boolean {
-  return !list.some((other) => other.finish <= state.finish && other.worth >= state.worth);
-}
-
-/**
- * The best choice for a few candidates: by subsets, keeping for each only what is not both later and worth less. Exact:
- * what a choice leaves room for depends on nothing but when it ends.
- */
-export function solve(candidates: readonly Candidate[]): State {
-  const nothing: State = { finish: -Infinity, worth: 0, call: null, job: -1, before: null };
-  const bySet = new Map<number, State[]>([[0, [nothing]]]);
-  let best = nothing;
-  const whole = 2 ** candidates.length;
-  for (let set = 0; set < whole; set += 1) {
-    const states = bySet.get(set);
-    if (!states) continue;
-    for (const state of states) {
-      if (state.worth > best.worth || (state.worth === best.worth && state.finish < best.finish)) best = state;
-      candidates.forEach((candidate, job) => {
-        if (set & (1 << job)) return;
-        for (const phrase of candidate.phrases) {
-          const at = startOf(candidate, phrase, state.finish + leastGap);
-          if (at < state.finish + leastGap || at < candidate.from || at + phrase.ms > candidate.until) continue;
-          const next: State = {
-            finish: at + phrase.ms,
-            worth: state.worth + worthOf(candidate, phrase),
-            call: { at, kind: candidate.kind, say: phrase.say, form: phrase.form, ms: phrase.ms },
-            job,
-            before: state,
-          };
-          const key = set | (1 << job);
-          const list = bySet.get(key) ?? [];
-          if (better(list, next))
-            bySet.set(key, [...list.filter((other) => other.finish < next.finish || other.worth > next.worth), next]);
-        }
-      });
-    }
-    bySet.delete(set);
-  }
-  return best;
-}
-
-function callsOf(
-  state: State,
-  candidates: readonly Candidate[],
-): { readonly calls: Call[]; readonly jobs: Set<number>; readonly windows: Map<Call, Candidate> } {
+function callsOf(state: Chosen): { readonly calls: Call[]; readonly windows: Map<Call, Candidate> } {
   const calls: Call[] = [];
-  const jobs = new Set<number>();
   const windows = new Map<Call, Candidate>();
-  for (let now: State | null = state; now?.call; now = now.before) {
+  for (let now: Chosen | null = state; now?.call; now = now.before) {
     calls.unshift(now.call);
-    jobs.add(now.job);
-    const candidate = candidates[now.job];
-    if (candidate) windows.set(now.call, candidate);
+    if (now.candidate) windows.set(now.call, now.candidate);
   }
-  return { calls, jobs, windows };
+  return { calls, windows };
 }
 
 /**
@@ -106,7 +42,8 @@ function importantFirst(calls: readonly Call[], windows: ReadonlyMap<Call, Candi
   const out = [...calls];
   const moved = (call: Call, at: SessionTime): Call | null => {
     const window = windows.get(call);
-    if (!window || at < window.from || at + call.ms > window.until || at % startGrid !== 0) return null;
+    if (!window || isFixed(window) || at < window.from || at + call.ms > window.until || at % startGrid !== 0)
+      return null;
     return { ...call, at };
   };
   for (let index = 0; index + 1 < out.length; index += 1) {
@@ -139,59 +76,100 @@ function why(candidate: Candidate, calls: readonly Call[]): string {
   const shortest = Math.min(...candidate.phrases.map(({ ms }) => ms));
   if (shortest > candidate.until - candidate.from)
     return `it takes ${(shortest / 1000).toFixed(1)} s, and there are ${(Math.max(0, candidate.until - candidate.from) / 1000).toFixed(1)} s`;
-  const inTheWay = calls.find((call) => call.at < candidate.until && call.at + call.ms > candidate.from);
+  const inTheWay = calls.find(
+    (call) =>
+      call.key !== candidate.key &&
+      call.at < candidate.until + leastGap &&
+      call.at + call.ms > candidate.from - leastGap,
+  );
   return inTheWay ? `“${inTheWay.say}” matters more there` : 'there is no room';
 }
 
-const remembered = new WeakMap<Candidate, { readonly all: readonly Candidate[]; readonly result: Schedule }>();
+const told = (candidate: Candidate, calls: readonly Call[]): Dropped => ({
+  key: candidate.key,
+  kind: candidate.kind,
+  say: candidate.phrases[0]?.say ?? '',
+  why: why(candidate, calls),
+});
 
+/** The most important of them, no more at any moment than can be tried in every order. */
+function solvable(free: readonly Candidate[]): readonly Candidate[] {
+  if (free.length <= mostExact) return free;
+  const kept: Candidate[] = [];
+  for (const candidate of [...free].sort((a, b) => importance[b.kind] - importance[a.kind] || a.from - b.from)) {
+    const meets = kept.filter((other) => other.from < candidate.until && candidate.from < other.until).length;
+    if (meets < mostExact && kept.length < mostFree) kept.push(candidate);
+  }
+  return kept;
+}
+
+/** Solves a stretch; the most important of what can be moved where there is too much of it. */
 function solveStretch(all: readonly Candidate[]): Schedule {
-  const [first] = all;
-  const known = first ? remembered.get(first) : undefined;
-  if (known && known.all.length === all.length && known.all.every((each, at) => each === all[at])) return known.result;
-  // Too crowded for every subset: the most important are solved exactly, the others are left out.
-  const ranked = [...all].sort((a, b) => importance[b.kind] - importance[a.kind] || a.from - b.from);
-  const chosen = ranked.slice(0, mostExact);
+  const free = all.filter((candidate) => !isFixed(candidate));
+  const kept = new Set(solvable(free));
+  const chosen = all.filter((candidate) => isFixed(candidate) || kept.has(candidate));
   const state = solve(chosen);
-  const { calls: found, jobs, windows } = callsOf(state, chosen);
+  const { calls: found, windows } = callsOf(state);
   const calls = importantFirst(found, windows);
-  const said = new Set(chosen.filter((_, job) => jobs.has(job)));
-  const left = all.filter((candidate) => !said.has(candidate));
-  const result: Schedule = {
+  const said = new Map([...windows].map(([call, candidate]) => [candidate, call]));
+  const outside = all.filter((candidate) => !chosen.includes(candidate));
+  const most = (candidate: Candidate): number =>
+    Math.max(...candidate.phrases.map((phrase) => worthOf(candidate, phrase)));
+  return {
     calls,
-    dropped: left.map((candidate) => ({
-      kind: candidate.kind,
-      say: candidate.phrases[0]?.say ?? '',
-      why: why(candidate, calls),
-    })),
+    shortened: all.filter((candidate) => said.get(candidate)?.form === 'short').map((each) => told(each, calls)),
+    dropped: all.filter((candidate) => !said.has(candidate)).map((each) => told(each, calls)),
     crowded:
-      all.length > mostExact
+      outside.length > 0
         ? [
             {
-              from: first?.from ?? 0,
+              from: all[0]?.from ?? 0,
               candidates: all.length,
               worth: state.worth,
-              bound:
-                state.worth +
-                left.filter((each) => !chosen.includes(each)).reduce((sum, each) => sum + importance[each.kind], 0),
+              bound: state.worth + outside.reduce((sum, candidate) => sum + most(candidate), 0),
             },
           ]
         : [],
   };
-  if (first) remembered.set(first, { all, result });
-  return result;
+}
+
+const remembered = new Map<string, Schedule>();
+const mostRemembered = 4000;
+
+function shifted(schedule: Schedule, by: SessionTime): Schedule {
+  if (by === 0) return schedule;
+  return {
+    ...schedule,
+    calls: schedule.calls.map((call) => ({ ...call, at: call.at + by })),
+    crowded: schedule.crowded.map((report) => ({ ...report, from: report.from + by })),
+  };
+}
+
+/** A stretch's schedule, remembered by what stands in it, wherever it stands: only what has changed is worked out anew. */
+function rememberedStretch(all: readonly Candidate[]): Schedule {
+  const base = Math.floor((all[0]?.from ?? 0) / startGrid) * startGrid;
+  const moved = all.map((candidate) => ({ ...candidate, from: candidate.from - base, until: candidate.until - base }));
+  const key = JSON.stringify(moved);
+  let found = remembered.get(key);
+  if (!found) {
+    if (remembered.size >= mostRemembered) remembered.clear();
+    found = solveStretch(moved);
+    remembered.set(key, found);
+  }
+  return shifted(found, base);
 }
 
 /**
  * Chooses what is said, in which form and when: no two calls overlap, a gap lies between them, and the total importance
- * is the greatest there is, exactly in each stretch of up to twelve candidates; a more crowded stretch reports its bound.
- * Stretches of the same candidates are not worked out again.
+ * is the greatest there is, exactly in each stretch of up to twelve calls that can be moved; a more crowded stretch reports
+ * its bound. Stretches that have not changed are not worked out again.
  * @example schedule(candidatesOf(sheet, timeline)).calls
  */
 export function schedule(candidates: readonly Candidate[]): Schedule {
-  const parts = stretches(candidates).map(solveStretch);
+  const parts = stretches(candidates).map(rememberedStretch);
   return {
     calls: parts.flatMap(({ calls }) => calls),
+    shortened: parts.flatMap(({ shortened }) => shortened),
     dropped: parts.flatMap(({ dropped }) => dropped),
     crowded: parts.flatMap(({ crowded }) => crowded),
   };

@@ -1,15 +1,42 @@
-import { compile } from '../session/compile';
+import { rotationBoard } from '../lanes/board';
+import { compile, type Timeline } from '../session/compile';
 import type { Sheet } from '../session/schema';
 import { candidatesOf, type CallPlan } from './candidates';
+import type { Talk } from './kinds';
+import { usualOptions, type CallOptions } from './options';
+import type { Wordings } from './phrasebook';
 import { schedule, type Schedule } from './schedule';
+import { speechOf, type Speech } from './speech';
 
 /** A session's script: what is called when, what at open breaks, and what there is no room for. */
 export interface CallTrack extends Schedule {
   readonly breaks: CallPlan['breaks'];
 }
 
+/** Whose words, how much, and how long words take. */
+export interface TrackWishes {
+  readonly wordings?: Wordings;
+  readonly talk?: Talk;
+  readonly lengthOf?: Speech['lengthOf'];
+}
+
+/** What a sheet's script is made by. */
+export function callOptionsOf(sheet: Sheet, timeline: Timeline, wishes: TrackWishes = {}): CallOptions {
+  const lanes = (sheet.lanes ?? []).length > 1 ? rotationBoard(sheet, timeline) : null;
+  return {
+    ...usualOptions,
+    speech: speechOf(sheet, wishes.wordings, wishes.lengthOf),
+    talk: wishes.talk ?? 'all',
+    quiet: sheet.calls?.quiet ?? [],
+    edits: sheet.calls?.edits ?? [],
+    laneChanges: new Set(lanes?.turns.slice(1).map(({ round }) => round)),
+    onPads: sheet.lanes?.some(({ bag, places }) => bag === 'pads' && places > 0) ?? false,
+  };
+}
+
 /** The call track of a sheet. `callTrack(sheet).calls[0].say` → `"bell"` */
-export function callTrack(sheet: Sheet): CallTrack {
-  const { candidates, breaks } = candidatesOf(compile(sheet));
-  return { ...schedule(candidates), breaks };
+export function callTrack(sheet: Sheet, wishes: TrackWishes = {}, timeline: Timeline = compile(sheet)): CallTrack {
+  const { candidates, muted, breaks } = candidatesOf(timeline, callOptionsOf(sheet, timeline, wishes));
+  const made = schedule(candidates);
+  return { ...made, dropped: [...made.dropped, ...muted], breaks };
 }

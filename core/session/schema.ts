@@ -3,6 +3,8 @@ import { targets } from '../moves/kind';
 import { buildKinds } from '../progressions/build';
 import { bagKinds, levels } from '../bags/kind-names';
 import { accesses, bagNameSchema, ownBagSchema } from '../bags/own-kind';
+import { sheetCallsSchema } from '../calls/phrasebook';
+import { stancesSchema } from '../stances/schema';
 import { focusNames, effortNames } from './effort';
 
 export { bagKinds, levels, type BagKind, type Level } from '../bags/kind-names';
@@ -29,6 +31,8 @@ const breath = {
   nonStop: z.boolean().optional(),
   gapMs: z.int().min(0).max(60_000).optional().describe('breath between repetitions; 3 s unless told'),
   between: words.optional().describe('what is done between repetitions'),
+  voice: z.enum(['strikes', 'click']).optional().describe('each strike called on its own time, or a click'),
+  bpm: z.int().min(30).max(240).optional().describe('clicks a minute'),
 };
 
 /** What a lane does in place of the piece's own text, by the coach's word; the text may be one that does not fit. */
@@ -145,6 +149,8 @@ const plainSheet = z.strictObject({
   ownBags: z.array(ownBagSchema).max(20).optional().describe('kinds of bag of the coach’s own that the lanes name'),
   lanes: z.array(lane).max(12).optional().describe('kinds of bag that are there; groups rotate through them'),
   changeOverMs: z.int().min(0).max(600_000).optional().describe('time a group needs to change lanes; 20 s unless told'),
+  stances: stancesSchema.optional().describe('when the class changes over; without it the blocks say so themselves'),
+  calls: sheetCallsSchema.optional().describe('what is said, in whose words'),
   numbers: z.union([z.enum(['six', 'eight']), ownNumbersSchema]).default('six'),
   stance: z.enum(['orthodox', 'southpaw']).default('orthodox'),
   bag: z.enum(bagKinds).default('shadow'),

@@ -3,7 +3,8 @@ import { familyOf, isStrike } from '../moves/move';
 import type { Effort } from '../session/effort';
 import type { Timeline } from '../session/compile';
 import type { Percent, Seconds } from '../units';
-import { planLeaf, studyOf } from './planned';
+import { studyOf } from '../mechanics/study-of';
+import { planLeaf } from './planned';
 
 /** Effort as one scale: the middle of the trade's words, section 6; rests and shows are nought. */
 export function effortPercent(effort: Effort): Percent {

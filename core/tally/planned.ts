@@ -1,4 +1,5 @@
-import { study, type Repetition, type Study } from '../mechanics/study';
+import type { Repetition } from '../mechanics/study';
+import { studyOf } from '../mechanics/study-of';
 import { limbOf, mirrorStance, type Stance } from '../mechanics/walk';
 import { isStrike, type Move } from '../moves/move';
 import type { Target } from '../moves/kind';
@@ -33,26 +34,6 @@ export function repetitionsIn(
   gapMs: Milliseconds,
 ): number {
   return Math.max(1, Math.floor((ms + gapMs) / (repetitionMs / pace + gapMs)));
-}
-
-const studies = new WeakMap<Combination, Map<string, Study>>();
-
-/** A study of a leaf's combination, remembered: the same combination in the same stance is worked out once. */
-export function studyOf(
-  combination: Combination,
-  stance: Stance,
-  nonStop = false,
-  otherStance: Leaf['otherStance'] = 'carry on mirrored',
-): Study {
-  const key = `${stance} ${nonStop} ${otherStance}`;
-  const known = studies.get(combination) ?? new Map<string, Study>();
-  studies.set(combination, known);
-  let found = known.get(key);
-  if (!found) {
-    found = study(combination, { stance, loop: { nonStop, otherStance } });
-    known.set(key, found);
-  }
-  return found;
 }
 
 function slotSpread(combination: Combination): number {

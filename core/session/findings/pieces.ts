@@ -1,6 +1,6 @@
 import { sayFault } from '../../fault';
 import { isStrike } from '../../moves/move';
-import { studyOf } from '../../tally/planned';
+import { studyOf } from '../../mechanics/study-of';
 import { fitBuild } from '../build-fit';
 import { sayClock } from '../clock-text';
 import type { Leaf } from '../compile';

@@ -1,0 +1,25 @@
+import type { CallEdit } from './phrasebook';
+import type { CallKind, Talk } from './kinds';
+import { usualSpeech, type Speech } from './speech';
+
+/** What a script is made by, beside the timeline. */
+export interface CallOptions {
+  readonly speech: Speech;
+  readonly talk: Talk;
+  /** Kinds that are left out. */
+  readonly quiet: readonly CallKind[];
+  readonly edits: readonly CallEdit[];
+  /** Rounds before which groups change lanes. */
+  readonly laneChanges: ReadonlySet<number>;
+  /** Somebody is on pads, so hitter and holder change over at half of a piece. */
+  readonly onPads: boolean;
+}
+
+export const usualOptions: CallOptions = {
+  speech: usualSpeech,
+  talk: 'all',
+  quiet: [],
+  edits: [],
+  laneChanges: new Set(),
+  onPads: false,
+};

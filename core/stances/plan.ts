@@ -1,0 +1,91 @@
+import { studyOf } from '../mechanics/study-of';
+import type { Combination } from '../notation/combination';
+import type { Milliseconds, PaceFactor } from '../units';
+import type { Stances } from './schema';
+
+/** What the plan needs to know of a stretch of work. */
+export interface Stretch {
+  readonly ms: Milliseconds;
+  readonly combination: Combination | null;
+  readonly pace: PaceFactor;
+  readonly gapMs: Milliseconds;
+  readonly nonStop: boolean;
+}
+
+/** A stretch, whether the class stands the other way round in it than at the beginning of the block, and whether it is settling. */
+export interface Planned<Content extends Stretch> {
+  readonly content: Content;
+  readonly turned: boolean;
+  readonly settling: boolean;
+}
+
+const total = (contents: readonly Stretch[]): Milliseconds => contents.reduce((sum, { ms }) => sum + ms, 0);
+
+/** Time into a stretch at which a repetition has just ended, nearest to a wished one and inside it; so nobody is called over in the middle of one. */
+function repetitionEnd(stretch: Stretch, wished: Milliseconds): Milliseconds {
+  if (!stretch.combination || stretch.combination.items[0]?.kind === 'freestyle') return wished;
+  const length = studyOf(stretch.combination, 'orthodox', stretch.nonStop).ms / stretch.pace;
+  const cycle = length + stretch.gapMs;
+  const count = Math.max(1, Math.round((wished - length) / cycle) + 1);
+  const end = Math.round(length + (count - 1) * cycle);
+  return end > 0 && end < stretch.ms ? end : wished;
+}
+
+/** The stretches with settling put in at a moment; it takes its time from what follows. Where it falls into a stretch, it waits for the end of a repetition. */
+function changeAt<Content extends Stretch>(
+  contents: readonly Content[],
+  moment: Milliseconds,
+  settleMs: Milliseconds,
+): Planned<Content>[] {
+  const out: Planned<Content>[] = [];
+  let at = 0;
+  let settled = false;
+  for (const content of contents) {
+    const end = at + content.ms;
+    const put = (ms: Milliseconds, turned: boolean, settling: boolean): void => {
+      if (ms > 0) out.push({ content: { ...content, ms }, turned, settling });
+    };
+    if (settled || end <= moment) put(content.ms, settled, false);
+    else {
+      const before = moment <= at ? 0 : repetitionEnd(content, moment - at);
+      const settle = Math.min(settleMs, content.ms - before);
+      put(before, false, false);
+      put(settle, true, true);
+      put(content.ms - before - settle, true, false);
+      settled = true;
+    }
+    at = end;
+  }
+  return out;
+}
+
+/** Settling before every k-th piece, and the class turned round from there on. */
+function changeEach<Content extends Stretch>(
+  contents: readonly Content[],
+  { pieces = 2, settleMs }: Stances,
+): Planned<Content>[] {
+  return contents.flatMap((content, index): Planned<Content>[] => {
+    const turned = Math.floor(index / pieces) % 2 === 1;
+    if (index === 0 || index % pieces !== 0) return [{ content, turned, settling: false }];
+    const settle = Math.min(settleMs, content.ms);
+    return [
+      { content: { ...content, ms: settle }, turned, settling: true },
+      { content: { ...content, ms: content.ms - settle }, turned, settling: false },
+    ].filter(({ content: { ms } }) => ms > 0);
+  });
+}
+
+/**
+ * A round's stretches with the changes of stance that a plan puts inside it. `second` says where the second half of
+ * learn-then-mirror begins; there too the class settles first.
+ */
+export function planInside<Content extends Stretch>(
+  contents: readonly Content[],
+  stances: Stances,
+  second: Milliseconds | null,
+): Planned<Content>[] {
+  if (stances.plan === 'half round') return changeAt(contents, total(contents) / 2, stances.settleMs);
+  if (stances.plan === 'learn then mirror' && second !== null) return changeAt(contents, second, stances.settleMs);
+  if (stances.plan === 'each pieces') return changeEach(contents, stances);
+  return contents.map((content) => ({ content, turned: false, settling: false }));
+}

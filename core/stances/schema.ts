@@ -1,0 +1,19 @@
+import * as z from 'zod';
+
+/** When the class changes over. */
+export const stancePlans = ['never', 'each round', 'half round', 'each pieces', 'learn then mirror', 'inside'] as const;
+export type StancePlanKind = (typeof stancePlans)[number];
+
+/** A sheet's plan of stance changes; without one the blocks say it themselves (trade page, section 8; house values). */
+export const stancesSchema = z.strictObject({
+  plan: z.enum(stancePlans),
+  pieces: z.int().min(1).max(50).optional().describe('for each pieces: after how many'),
+  settleMs: z.int().min(0).max(60_000).default(3000).describe('time to settle in the other stance'),
+  firstPace: z
+    .number()
+    .min(0.3)
+    .max(1)
+    .default(0.8)
+    .describe('pace of a combination the first time in the other stance'),
+});
+export type Stances = z.infer<typeof stancesSchema>;
