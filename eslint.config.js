@@ -32,7 +32,7 @@ export default tseslint.config(
     },
     languageOptions: {
       parserOptions: {
-        project: ['tsconfig.app.json', 'tsconfig.spec.json', 'tsconfig.node.json'],
+        project: ['tsconfig.app.json', 'tsconfig.worker.json', 'tsconfig.spec.json', 'tsconfig.node.json'],
         tsconfigRootDir: import.meta.dirname,
       },
     },

@@ -116,3 +116,6 @@ export * from './calls/candidates';
 export { schedule, type Schedule } from './calls/schedule';
 export * from './calls/track';
 export * from './formats/subtitles';
+export * from './audio/voice';
+export * from './audio/bells';
+export * from './audio/render';

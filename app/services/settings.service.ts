@@ -1,6 +1,6 @@
 import { computed, DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
 import * as z from 'zod';
-import { measureSystems, ownNumbersSchema, type Schools } from '../../core/index';
+import { measureSystems, ownNumbersSchema, talks, wordingsSchema, type Schools } from '../../core/index';
 import { Database } from '../store/database';
 
 const settingsSchema = z.object({
@@ -9,7 +9,11 @@ const settingsSchema = z.object({
   countIn: z.union([z.literal(0), z.literal(5), z.literal(10), z.literal(20)]).default(10),
   countFrom: z.union([z.literal(3), z.literal(5)]).default(5),
   volume: z.number().min(0).max(1).default(0.8),
-  speak: z.boolean().default(true),
+  /** Who speaks: a voice of the pack, the device's own, or nobody. */
+  voice: z.enum(['rms', 'slt', 'device', 'none']).default('rms'),
+  talk: z.enum(talks).default('all'),
+  /** The coach's own words for calls. */
+  wordings: wordingsSchema.default({}),
   /** The coach's own numbering beyond six. */
   ownNumbers: ownNumbersSchema.nullable().default(null),
   /** Which leg is drilled after a hand. */

@@ -1,31 +1,13 @@
 import { inject, Injectable } from '@angular/core';
-import type { Cue, Milliseconds } from '../../core/index';
+import { attack, partialLevel, partialRing, sounds, type Clip, type Cue, type Milliseconds } from '../../core/index';
 import { SettingsService } from './settings.service';
-
-/** A struck or blown sound: partials in hertz, how long it rings, how often it is struck and how far apart. */
-interface Voice {
-  readonly partials: readonly number[];
-  readonly wave: OscillatorType;
-  readonly ring: number;
-  readonly strikes: number;
-  readonly apart: number;
-  readonly level: number;
-}
-
-const voices: Readonly<Record<Cue['kind'], Voice>> = {
-  'start bell': { partials: [784, 1177, 1862], wave: 'sine', ring: 1.6, strikes: 1, apart: 0, level: 0.5 },
-  'end bell': { partials: [784, 1177, 1862], wave: 'sine', ring: 1.3, strikes: 3, apart: 0.32, level: 0.5 },
-  change: { partials: [523, 1046], wave: 'triangle', ring: 0.22, strikes: 2, apart: 0.13, level: 0.4 },
-  ten: { partials: [1480, 2217], wave: 'square', ring: 0.06, strikes: 2, apart: 0.16, level: 0.16 },
-  count: { partials: [988], wave: 'triangle', ring: 0.14, strikes: 1, apart: 0, level: 0.4 },
-};
 
 /** Bells and ticks on the audio clock, made here from plain waves; nothing sounds before a person has pressed something. */
 @Injectable({ providedIn: 'root' })
 export class SoundService {
   private readonly settings = inject(SettingsService);
   private context: AudioContext | null = null;
-  private readonly playing = new Set<OscillatorNode>();
+  private readonly playing = new Set<AudioScheduledSourceNode>();
 
   /** Opens the audio clock; must be called from a press of a key or button. */
   async unlock(): Promise<void> {
@@ -47,17 +29,38 @@ export class SoundService {
   playAt(kind: Cue['kind'], at: Milliseconds): void {
     const context = this.context;
     if (context?.state !== 'running') return;
-    const { partials, wave, ring, strikes, apart, level } = voices[kind];
-    for (let strike = 0; strike < strikes; strike += 1)
-      for (const [index, frequency] of partials.entries())
+    const sound = sounds[kind];
+    for (let strike = 0; strike < sound.strikes; strike += 1)
+      for (const [index, frequency] of sound.partials.entries())
         this.tone(
           context,
-          wave,
+          sound.wave,
           frequency,
-          at / 1000 + strike * apart,
-          ring / (1 + index * 0.6),
-          (level * this.settings.settings().volume) / (index + 1),
+          at / 1000 + strike * sound.apart,
+          partialRing(sound, index),
+          partialLevel(sound, index) * this.settings.settings().volume,
         );
+  }
+
+  /** Plays clips of a recording at readings of the audio clock, exactly; a clip that is cut short is faded. */
+  speakAt(recording: AudioBuffer, clips: readonly Clip[], at: Milliseconds): void {
+    const context = this.context;
+    const volume = this.settings.settings().volume;
+    if (context?.state !== 'running' || volume <= 0) return;
+    for (const clip of clips) {
+      const start = (at + clip.at) / 1000;
+      const end = start + clip.ms / 1000;
+      if (end <= context.currentTime) continue;
+      const late = Math.max(0, context.currentTime - start);
+      const source = new AudioBufferSourceNode(context, { buffer: recording });
+      const gain = new GainNode(context, { gain: volume });
+      gain.gain.setValueAtTime(volume, Math.max(start, end - 0.008));
+      gain.gain.linearRampToValueAtTime(0, end);
+      source.connect(gain).connect(context.destination);
+      source.start(start + late, clip.from / 1000 + late, clip.ms / 1000 - late);
+      this.playing.add(source);
+      source.onended = () => this.playing.delete(source);
+    }
   }
 
   private tone(
@@ -73,7 +76,7 @@ export class SoundService {
     const oscillator = new OscillatorNode(context, { type: wave, frequency });
     const gain = new GainNode(context, { gain: 0 });
     gain.gain.setValueAtTime(0, start);
-    gain.gain.linearRampToValueAtTime(level, start + 0.004);
+    gain.gain.linearRampToValueAtTime(level, start + attack);
     gain.gain.exponentialRampToValueAtTime(0.0001, start + ring);
     oscillator.connect(gain).connect(context.destination);
     oscillator.start(start);
@@ -85,7 +88,7 @@ export class SoundService {
   /** Speaks with the device's own voice, where it has one. */
   say(words: string): void {
     if (
-      !this.settings.settings().speak ||
+      this.settings.settings().voice === 'none' ||
       typeof speechSynthesis === 'undefined' ||
       speechSynthesis.getVoices().length === 0
     )
@@ -99,7 +102,7 @@ export class SoundService {
 
   /** Silences everything at once, what is still to come included. */
   silence(): void {
-    for (const oscillator of this.playing) oscillator.stop();
+    for (const source of this.playing) source.stop();
     this.playing.clear();
     if (typeof speechSynthesis !== 'undefined') speechSynthesis.cancel();
   }

@@ -5,7 +5,7 @@ import type { SessionTime } from '../units';
 /** Something to be heard. */
 export interface Cue {
   readonly at: SessionTime;
-  readonly kind: 'start bell' | 'end bell' | 'change' | 'ten' | 'count';
+  readonly kind: 'start bell' | 'end bell' | 'change' | 'ten' | 'count' | 'click';
   /** Open breaks before it; it is not heard until they have been passed, though the clock stands at its second. */
   readonly breaksBefore: number;
   /** Seconds left, for a count. */
@@ -37,6 +37,9 @@ export function cues(timeline: Timeline, countFrom: CountFrom): Cue[] {
     if (isRound) add(pass.at, 'start bell');
     else if (!afterRound) add(pass.at, 'change');
     for (const { at } of pass.leaves.slice(1)) add(at, 'change');
+    for (const { at, ms, voice, bpm } of pass.leaves)
+      if (voice === 'click')
+        for (let beat = 0; beat * (60_000 / bpm) < ms; beat += 1) add(at + beat * (60_000 / bpm), 'click');
     const length = passLength(pass);
     if (isRound && length >= 20_000) add(pass.end - 10_000, 'ten');
     const nextIsRound = all[index + 1]?.block === 'round';

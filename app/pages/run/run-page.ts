@@ -24,12 +24,13 @@ import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService } from '../../services/unfinished-run.service';
 import { RunLanes } from './run-lanes';
 import { Runner } from './runner';
+import { Speaker } from './speaker';
 
 /** Performing a sheet: clock, staff and calls, large enough for a room. */
 @Component({
   selector: 'kt-run-page',
   imports: [RouterLink, EntryForm, Icon, RunLanes, StrikeStaff],
-  providers: [Runner],
+  providers: [Runner, Speaker],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-page.html',
   styleUrl: './run-page.scss',

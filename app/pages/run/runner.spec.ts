@@ -7,6 +7,7 @@ import { SoundService } from '../../services/sound.service';
 import { UnfinishedRunService } from '../../services/unfinished-run.service';
 import { testProviders, until } from '../../spec-store.spec';
 import { Runner } from './runner';
+import { Speaker } from './speaker';
 
 /** A stand-in for the audio clock that a test can set, block and listen to. */
 class FakeSound {
@@ -34,7 +35,7 @@ describe('the runner', () => {
   async function setUp() {
     const sound = new FakeSound();
     TestBed.configureTestingModule({
-      providers: [...testProviders(), Runner, { provide: SoundService, useValue: sound }],
+      providers: [...testProviders(), Runner, Speaker, { provide: SoundService, useValue: sound }],
     });
     const settings = TestBed.inject(SettingsService);
     await settings.loaded;

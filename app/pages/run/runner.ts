@@ -3,8 +3,6 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { interval } from 'rxjs';
 import {
   begin,
-  callFor,
-  innerCalls,
   compile,
   cues,
   go,
@@ -31,10 +29,9 @@ import { LogService } from '../../services/log.service';
 import { SettingsService } from '../../services/settings.service';
 import { SoundService } from '../../services/sound.service';
 import { UnfinishedRunService } from '../../services/unfinished-run.service';
+import { Speaker } from './speaker';
 
 /** Sounds are put on the audio clock this long ahead, so that a page whose timers are throttled still keeps time. */
-/** A call is not said later than this. */
-const latestCallMs = 700;
 const lookAheadMs = 3000;
 const lookEveryMs = 100;
 const keepEveryMs = 400;
@@ -68,7 +65,8 @@ export class Runner {
   readonly next = computed(() => this.timeline()?.leaves[this.index() + 1] ?? null);
   /** The entry of a run that is over; it is in the log before it is shown. */
   readonly entry = signal<LogEntry | null>(null);
-  readonly said = signal('');
+  private readonly speaker = inject(Speaker);
+  readonly said = this.speaker.said;
 
   private readonly cues = computed(() => {
     const timeline = this.timeline();
@@ -78,12 +76,6 @@ export class Runner {
   private onAudio = false;
   private nextCue = 0;
   private lastKept = 0;
-  private lastIndex = -2;
-  private lastInner = -1;
-  private readonly inner = computed(() => {
-    const leaf = this.leaf();
-    return leaf ? innerCalls(leaf) : [];
-  });
   private rate = 1;
   private frame = 0;
 
@@ -106,7 +98,7 @@ export class Runner {
 
   async start(sheet: Sheet, rate: number): Promise<void> {
     await this.sound.unlock();
-    this.sheet.set(sheet);
+    this.show(sheet);
     this.rate = rate;
     this.entry.set(null);
     this.onAudio = this.sound.now() !== null;
@@ -116,10 +108,16 @@ export class Runner {
   /** Goes on with a run that a reload broke off; it stands paused at its second. */
   async takeUp(run: UnfinishedRun): Promise<void> {
     await this.sound.unlock();
-    this.sheet.set(run.sheet);
+    this.show(run.sheet);
     this.rate = run.rate;
     this.onAudio = this.sound.now() !== null;
     this.set(takeUp(run.at, run.breaksPassed, run.deeds, run.rate));
+  }
+
+  private show(sheet: Sheet): void {
+    this.sheet.set(sheet);
+    this.speaker.sheet.set(sheet);
+    this.speaker.timeline.set(this.timeline());
   }
 
   toggle(): void {
@@ -128,8 +126,6 @@ export class Runner {
 
   go(where: 'back' | 'forward' | 'repeat'): void {
     const timeline = this.timeline();
-    // Said again, even where it is the same piece.
-    this.lastIndex = -2;
     if (timeline) this.change((state, now) => go(state, timeline, where, now));
   }
 
@@ -171,6 +167,7 @@ export class Runner {
     const at = state ? positionOf(state, this.source()) : 0;
     const next = this.cues().findIndex((cue) => cue.at >= at - 1 && cue.breaksBefore >= (state?.breaksPassed ?? 0));
     this.nextCue = next < 0 ? this.cues().length : next;
+    this.speaker.from(at);
   }
 
   /** What follows from any new state, whoever made it. */
@@ -193,7 +190,6 @@ export class Runner {
     }
     this.schedule();
     this.announce();
-    this.callInside();
     this.keep(false);
   }
 
@@ -223,36 +219,14 @@ export class Runner {
       cue = this.cues()[(this.nextCue += 1)]
     )
       this.sound.playAt(cue.kind, sourceAt(state.clock, cue.at));
+    // In a rehearsal nothing is spoken: words cannot be hurried.
+    if (this.rate === 1) this.speaker.plan(state, this.source(), lookAheadMs);
   }
 
-  /** Says what a piece asks for when it begins. */
+  /** The words of the moment, on the screen and where no clip says them. */
   private announce(): void {
-    const index = this.index();
     const state = this.state();
-    if (!state || index === this.lastIndex) return;
-    this.lastIndex = index;
-    this.lastInner = -1;
-    const leaf = this.leaf();
-    const words = index < 0 ? 'Get ready.' : leaf ? callFor(leaf) : '';
-    this.said.set(words);
-    if (words && state.phase === 'running') this.sound.say(words);
-  }
-
-  /** Says the drill's and the coach's own calls inside a piece, each at its second. */
-  private callInside(): void {
-    const [state, leaf] = [this.state(), this.leaf()];
-    if (!state || !leaf || state.phase !== 'running') return;
-    const at = positionOf(state, this.source()) - leaf.at;
-    const calls = this.inner();
-    const now = calls.findLastIndex((call) => call.at <= at);
-    if (now === this.lastInner) return;
-    const call = calls[now];
-    // Going back is silent, and so is a call that was jumped over.
-    const fresh = now > this.lastInner && call !== undefined && at - call.at < latestCallMs * this.rate;
-    this.lastInner = now;
-    if (!fresh) return;
-    this.said.set(call.words);
-    this.sound.say(call.words);
+    if (state) this.speaker.show(state, this.leaf(), positionOf(state, this.source()), this.rate);
   }
 
   private keep(now: boolean): void {

@@ -78,6 +78,25 @@ export class SettingsPage {
         ],
       },
       {
+        name: 'voice',
+        legend: 'Who calls',
+        choices: [
+          choice('Recorded, low voice', { voice: 'rms' }),
+          choice('Recorded, high voice', { voice: 'slt' }),
+          choice('This device’s own voice, where it has one', { voice: 'device' }),
+          choice('Nobody: the words are on the screen', { voice: 'none' }),
+        ],
+      },
+      {
+        name: 'talk',
+        legend: 'How much is called',
+        choices: [
+          choice('Everything', { talk: 'all' }),
+          choice('The main things: combinations, stance, drills, counts', { talk: 'main' }),
+          choice('Bells and counts only', { talk: 'bells' }),
+        ],
+      },
+      {
         name: 'units',
         legend: 'Measures',
         choices: [choice('Metric', { units: 'metric' }), choice('Imperial', { units: 'imperial' })],

@@ -1,0 +1,108 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import {
+  callFor,
+  callTrack,
+  clipsOfCall,
+  positionOf,
+  sourceAt,
+  speechOf,
+  type Call,
+  type Leaf,
+  type RunState,
+  type SessionTime,
+  type Sheet,
+  type SourceTime,
+  type Timeline,
+} from '../../../core/index';
+import { SettingsService } from '../../services/settings.service';
+import { SoundService } from '../../services/sound.service';
+import { VoiceService } from '../../services/voice.service';
+
+/** A call that is later than this is no longer spoken. */
+const latestMs = 700;
+
+/** Says the script of a session: from clips on the audio clock, else in the device's own voice, and always as words for the screen. */
+@Injectable()
+export class Speaker {
+  private readonly sound = inject(SoundService);
+  private readonly voices = inject(VoiceService);
+  private readonly settings = inject(SettingsService);
+
+  readonly sheet = signal<Sheet | null>(null);
+  readonly timeline = signal<Timeline | null>(null);
+  readonly said = signal('');
+  private readonly track = computed(() => {
+    const [sheet, timeline] = [this.sheet(), this.timeline()];
+    return sheet && timeline ? callTrack(sheet, this.voices.wishes(), timeline) : null;
+  });
+  /** What is spoken, in order; bells are rung by the cues. */
+  private readonly calls = computed(() => (this.track()?.calls ?? []).filter(({ kind }) => kind !== 'bell'));
+  private next = 0;
+  private shown: Call | null = null;
+  private leaf: Leaf | null = null;
+
+  /** Begins from a moment: what lies behind is silent. */
+  from(at: SessionTime): void {
+    const next = this.calls().findIndex((call) => call.at >= at - 1);
+    this.next = next < 0 ? this.calls().length : next;
+    this.shown = null;
+    this.leaf = null;
+  }
+
+  /** Puts what is said soon on the audio clock; calls from behind an open break wait for it. */
+  plan(state: RunState, source: SourceTime, ahead: number): void {
+    const recording = this.voices.recording();
+    const voice = this.voices.voice();
+    const limit = Math.min(positionOf(state, source) + ahead, this.breakAhead(state));
+    for (let call = this.calls()[this.next]; call && call.at < limit; call = this.calls()[(this.next += 1)]) {
+      const clips = voice && recording ? clipsOfCall(call, voice).clips : [];
+      if (recording && clips.length > 0) this.sound.speakAt(recording, clips, sourceAt(state.clock, call.at));
+    }
+  }
+
+  private breakAhead(state: RunState): SessionTime {
+    const open = this.track()?.breaks[state.breaksPassed];
+    // A bell behind the break stands at the same second; calls do not.
+    return open ? open.at + 1 : Infinity;
+  }
+
+  /** The words for the screen at a moment, and what no clip says, in the device's voice. */
+  show(state: RunState, leaf: Leaf | null, at: SessionTime, rate: number): void {
+    if (!leaf) {
+      if (at < 0) this.said.set(speechOf(this.sheet(), this.settings.settings().wordings).wording('get ready').full);
+      return;
+    }
+    if (leaf !== this.leaf) this.enter(leaf, state, rate);
+    const call = this.calls().findLast((each) => each.at <= at && each.at >= leaf.at) ?? null;
+    if (!call || call === this.shown) return;
+    const fresh = at - call.at < latestMs * rate;
+    this.shown = call;
+    this.said.set(call.say);
+    if (fresh && state.phase === 'running' && rate === 1) this.byDevice(call.say);
+  }
+
+  private enter(leaf: Leaf, state: RunState, rate: number): void {
+    this.leaf = leaf;
+    this.shown = null;
+    this.said.set(callFor(leaf, speechOf(this.sheet(), this.settings.settings().wordings)));
+    if (state.phase === 'break' && rate === 1) this.sayBreak(state.breaksPassed);
+  }
+
+  /** What is said at an open break, from now on, one after the other. */
+  private sayBreak(passed: number): void {
+    const open = this.track()?.breaks[passed];
+    const now = this.sound.now();
+    const [voice, recording] = [this.voices.voice(), this.voices.recording()];
+    for (const call of open?.calls ?? []) {
+      if (call.kind === 'bell') continue;
+      const clips = voice && recording ? clipsOfCall(call, voice).clips : [];
+      if (recording && now !== null && clips.length > 0)
+        this.sound.speakAt(recording, clips, now + call.at - (open?.at ?? 0));
+      else this.byDevice(call.say);
+    }
+  }
+
+  private byDevice(words: string): void {
+    if (!this.voices.recording() || this.voices.missing(words).length > 0) this.sound.say(words);
+  }
+}

@@ -1,0 +1,112 @@
+import * as z from 'zod';
+import { spokenLength, type Part } from '../calls/call';
+import type { Milliseconds } from '../units';
+
+const ms = z.int().min(0).max(3_600_000);
+const voiceSchema = z.strictObject({
+  id: z.string().min(1).max(20),
+  name: z.string().min(1).max(60),
+  files: z.array(z.string().regex(/^[\w.-]+$/)).min(1),
+  clips: z
+    .record(z.string(), z.tuple([ms, ms]))
+    .describe('words: where the clip begins in the recording, and how long it is'),
+});
+
+/** What the voice pack holds. */
+export const voicePackSchema = z.strictObject({
+  rate: z.int().min(8000).max(48_000),
+  voices: z.array(voiceSchema).min(1),
+});
+export type VoicePack = z.infer<typeof voicePackSchema>;
+export type Voice = VoicePack['voices'][number];
+
+/** A clip with its place in the recording and in the call. */
+export interface Clip {
+  readonly words: string;
+  readonly from: Milliseconds;
+  readonly ms: Milliseconds;
+  readonly at: Milliseconds;
+}
+
+/** Words put together from clips. */
+export interface Spoken {
+  readonly clips: readonly Clip[];
+  readonly ms: Milliseconds;
+  /** Words that the voice has no clip for; nothing of the call is played from clips then. */
+  readonly missing: readonly string[];
+}
+
+/** Silence between clips, at a comma, and at a full stop or colon (house values). */
+const pauses = { word: 20, comma: 130, stop: 260 } as const;
+/** Longest run of words that is one clip. */
+const longestClip = 12;
+
+function segmentsOf(words: string): { readonly words: readonly string[]; readonly pause: Milliseconds }[] {
+  return [...words.matchAll(/([^,.:;!?·]+)([,.:;!?·]*)/g)]
+    .map(([, text = '', sign = '']) => ({
+      words: text
+        .toLowerCase()
+        .replace(/[^\p{L}\p{N} ]+/gu, ' ')
+        .split(/\s+/)
+        .filter(Boolean),
+      pause: sign.startsWith(',') ? pauses.comma : pauses.stop,
+    }))
+    .filter((segment) => segment.words.length > 0);
+}
+
+/**
+ * Puts words together from a voice's clips, the longest that match first, with pauses where signs stand.
+ * @example assemble('one, two body', voice).clips.map(({ words }) => words) // ['one', 'two body']
+ */
+export function assemble(words: string, voice: Voice): Spoken {
+  const clips: Clip[] = [];
+  const missing: string[] = [];
+  let at = 0;
+  let pause = 0;
+  for (const segment of segmentsOf(words)) {
+    for (let index = 0; index < segment.words.length;) {
+      let length = Math.min(longestClip, segment.words.length - index);
+      const text = (): string => segment.words.slice(index, index + length).join(' ');
+      while (length > 1 && !Object.hasOwn(voice.clips, text())) length -= 1;
+      const clip = Object.hasOwn(voice.clips, text()) ? voice.clips[text()] : undefined;
+      if (clip) {
+        at += pause;
+        clips.push({ words: text(), from: clip[0], ms: clip[1], at });
+        at += clip[1];
+        pause = pauses.word;
+      } else missing.push(text());
+      index += length;
+    }
+    pause = segment.pause;
+  }
+  return missing.length > 0 ? { clips: [], ms: spokenLength(words), missing } : { clips, ms: at, missing };
+}
+
+const lengths = new WeakMap<Voice, Map<string, Milliseconds>>();
+
+/** Time that words take in a voice; by the speaking rate where a word has no clip. Remembered. */
+export function lengthIn(voice: Voice): (words: string) => Milliseconds {
+  const known = lengths.get(voice) ?? new Map<string, Milliseconds>();
+  lengths.set(voice, known);
+  return (words) => {
+    const found = known.get(words) ?? assemble(words, voice).ms;
+    known.set(words, found);
+    return found;
+  };
+}
+
+/** The clips of a call from its beginning; parts keep their own time and are cut where the next begins. */
+export function clipsOfCall(call: { readonly say: string; readonly parts?: readonly Part[] }, voice: Voice): Spoken {
+  if (!call.parts) return assemble(call.say, voice);
+  const spoken = call.parts.map((part) => ({ part, said: assemble(part.say, voice) }));
+  const missing = spoken.flatMap(({ said }) => said.missing);
+  const clips = spoken.flatMap(({ part, said }, index) => {
+    const next = call.parts?.[index + 1]?.at ?? Infinity;
+    return said.clips.flatMap((clip) => {
+      const at = part.at + clip.at;
+      return at >= next ? [] : [{ ...clip, at, ms: Math.min(clip.ms, next - at) }];
+    });
+  });
+  const end = clips.reduce((most, clip) => Math.max(most, clip.at + clip.ms), 0);
+  return { clips: missing.length > 0 ? [] : clips, ms: end, missing: [...new Set(missing)] };
+}

@@ -1,0 +1,72 @@
+import {
+  effortNames,
+  fullMoveName,
+  move,
+  moveKinds,
+  numberWord,
+  usualCheers,
+  usualFocuses,
+  usualPhrases,
+} from '../core/index';
+
+/** Words of a wording, parted where something is filled in. */
+const fixedParts = (words: string): string[] => words.split(/\{\w+\}/);
+
+function moveNames(): string[] {
+  return moveKinds.flatMap((kind) => {
+    const sides = kind.sides.length > 0 ? kind.sides : [undefined];
+    const aims = kind.targets.length > 0 ? kind.targets : [undefined];
+    return sides.flatMap((side) => aims.map((target) => fullMoveName(move(kind.id, side, target))));
+  });
+}
+
+const numbers = Array.from({ length: 61 }, (_, value) => numberWord(value).replace('-', ' '));
+const oneToEight = numbers.slice(1, 9);
+
+/** Everything that is recorded, as it is spelt in a call: lower case, no signs. A new word is a line here. */
+export function clipTexts(): string[] {
+  const said = [
+    ...numbers,
+    ...oneToEight.flatMap((number) => [`${number} body`, `${number} head`]),
+    ...[50, 60, 70, 75, 80, 90, 95, 100].map((share) => `at ${numberWord(share)} per cent`),
+    'hundred',
+    'at',
+    'per cent',
+    ...moveNames(),
+    ...effortNames,
+    ...Object.values(usualPhrases).flatMap(({ full, short }) => [...fixedParts(full), ...fixedParts(short ?? '')]),
+    ...usualFocuses.map(({ words }) => words),
+    ...usualCheers,
+    ...['fifteen', 'twenty', 'thirty', 'forty five'].map((count) => `${count} seconds left`),
+    ...['two', 'three', 'four', 'five'].map((count) => `${count} minutes left`),
+    ...['ten', 'fifteen', 'twenty', 'thirty', 'forty five', 'sixty'].map((count) => `${count} seconds`),
+    ...['left', 'right', 'forward', 'back', 'go', 'lead', 'rear', 'hard', 'light', 'feint', 'body', 'head', 'leg'],
+    ...['orthodox', 'southpaw', 'square', 'natural stance', 'other stance', 'lead side', 'rear side'],
+    ...['round', 'rounds', 'warm up', 'cool down', 'core', 'conditioning', 'show', 'rest', 'water', 'time'],
+    ...['times', 'next time', 'with', 'to', 'any', 'different', 'end', 'freestyle', 'add on', 'again', 'and', 'then'],
+    ...['punches', 'kicks', 'strikes', 'hooks', 'jabs', 'straights', 'uppercuts', 'hands', 'feet', 'stage', 'of'],
+    ...['plank', 'squats', 'push ups', 'mountain climbers', 'dead bug', 'side plank', 'hollow hold', 'skipping'],
+    ...['easy feet', 'hands up', 'chin down', 'breathe', 'breathe out', 'slow down', 'last one', 'well done', 'faster'],
+    ...[
+      'easy shadow',
+      'arm circles',
+      'hip circles',
+      'both ways',
+      'own time',
+      'double end',
+      'heavy',
+      'standing',
+      'reflex',
+    ],
+    ...['shadow', 'speed', 'pads', 'bag', 'group', 'change', 'half', 'minute', 'minutes', 'seconds', 'second', 'first'],
+    ...['step round', 'let it swing past', 'stay off the bag', 'bring it back', 'snap and touch', 'by ear', 'softly'],
+  ];
+  const plain = said.map((words) =>
+    words
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N} ]+/gu, ' ')
+      .replace(/\s+/g, ' ')
+      .trim(),
+  );
+  return [...new Set(plain)].filter(Boolean).sort();
+}
