@@ -29,6 +29,11 @@ export const routes: Routes = [
     loadComponent: () => import('./pages/bench/bench-page').then((page) => page.BenchPage),
   },
   {
+    path: 'calls/:id',
+    title: 'Calls · Keen Tempo',
+    loadComponent: () => import('./pages/calls/calls-page').then((page) => page.CallsPage),
+  },
+  {
     path: 'board/:id',
     title: 'Board · Keen Tempo',
     loadComponent: () => import('./pages/board/board-page').then((page) => page.BoardPage),

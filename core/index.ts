@@ -75,7 +75,7 @@ export {
 export * from './calls/speech';
 export * from './calls/options';
 export * from './stances/schema';
-export * from './stances/plan';
+export * from './stances/balance';
 export * from './formats/sheet-json';
 export * from './formats/book-json';
 export * from './book/schema';

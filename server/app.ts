@@ -6,11 +6,12 @@ import express, { type Express } from 'express';
 /** Nothing from elsewhere: every script, style, font and picture ships with the application. */
 const contentPolicy = [
   "default-src 'self'",
-  "script-src 'self'",
+  // WebAssembly is for the MP3 encoder, which ships with the application.
+  "script-src 'self' 'wasm-unsafe-eval'",
   // Angular and Material set styles from script.
   "style-src 'self' 'unsafe-inline'",
   "img-src 'self' data: blob:",
-  "connect-src 'self'",
+  "connect-src 'self' data:",
   "object-src 'none'",
   "base-uri 'self'",
   "frame-ancestors 'none'",

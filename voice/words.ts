@@ -60,8 +60,26 @@ export function clipTexts(): string[] {
     ],
     ...['shadow', 'speed', 'pads', 'bag', 'group', 'change', 'half', 'minute', 'minutes', 'seconds', 'second', 'first'],
     ...['step round', 'let it swing past', 'stay off the bag', 'bring it back', 'snap and touch', 'by ear', 'softly'],
+    ...[
+      'themes',
+      'under',
+      'jog',
+      'on the spot',
+      'or',
+      'in',
+      'for',
+      'out',
+      'the',
+      'hips',
+      'hamstrings',
+      'twists',
+      'easy twists',
+    ],
+    ...['skip', 'one more', 'each', 'build', 'long', 'light', 'fast', 'walk', 'mirror', 'learn', 'technique', 'power'],
   ];
-  const plain = said.map((words) =>
+  // A call is put together sentence by sentence, so those are recorded.
+  const sentences = said.flatMap((words) => words.split(/[,.:;!?]/));
+  const plain = sentences.map((words) =>
     words
       .toLowerCase()
       .replace(/[^\p{L}\p{N} ]+/gu, ' ')

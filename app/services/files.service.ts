@@ -6,8 +6,8 @@ export class FilesService {
   private readonly document = inject(DOCUMENT);
 
   /** Hands over a file for saving. */
-  save(name: string, text: string, type: string): void {
-    const url = URL.createObjectURL(new Blob([text], { type }));
+  save(name: string, content: string | Blob, type: string): void {
+    const url = URL.createObjectURL(typeof content === 'string' ? new Blob([content], { type }) : content);
     const link = this.document.createElement('a');
     link.href = url;
     link.download = name;

@@ -85,14 +85,14 @@ export class SoundService {
     oscillator.onended = () => this.playing.delete(oscillator);
   }
 
+  /** Whether the device has a voice of its own. */
+  canSay(): boolean {
+    return typeof speechSynthesis !== 'undefined' && speechSynthesis.getVoices().length > 0;
+  }
+
   /** Speaks with the device's own voice, where it has one. */
   say(words: string): void {
-    if (
-      this.settings.settings().voice === 'none' ||
-      typeof speechSynthesis === 'undefined' ||
-      speechSynthesis.getVoices().length === 0
-    )
-      return;
+    if (this.settings.settings().voice === 'none' || !this.canSay()) return;
     speechSynthesis.cancel();
     const utterance = new SpeechSynthesisUtterance(words);
     utterance.volume = this.settings.settings().volume;

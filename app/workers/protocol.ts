@@ -1,4 +1,16 @@
-import type { BallDrill, BallDrillOptions, DoubleEnd } from '../../core/index';
+import type {
+  BallDrill,
+  BallDrillOptions,
+  CallTrack,
+  CountFrom,
+  DoubleEnd,
+  Hertz,
+  Recording,
+  Sheet,
+  Talk,
+  Voice,
+  Wordings,
+} from '../../core/index';
 
 /** A combination to be thrown at a ball, step by step. */
 export interface BallRequest {
@@ -9,3 +21,33 @@ export interface BallRequest {
 }
 export type BallAnswer =
   { readonly ok: true; readonly drill: BallDrill } | { readonly ok: false; readonly what: string };
+
+/** A sheet whose script is to be made. */
+export interface TrackRequest {
+  readonly id: number;
+  readonly sheet: Sheet;
+  readonly wordings: Wordings;
+  readonly talk: Talk;
+  /** Lengths are those of its clips; the speaking rate without one. */
+  readonly voice: Voice | null;
+}
+export interface TrackAnswer {
+  readonly id: number;
+  readonly track: CallTrack;
+}
+
+/** A session to be rendered as sound. */
+export interface AudioRequest {
+  readonly sheet: Sheet;
+  readonly wordings: Wordings;
+  readonly talk: Talk;
+  readonly countFrom: CountFrom;
+  readonly rate: Hertz;
+  /** The voice with its recording at that rate; bells alone without it. */
+  readonly recording: Recording | null;
+  readonly as: 'wav' | 'mp3';
+}
+export type AudioAnswer =
+  | { readonly kind: 'progress'; readonly share: number }
+  | { readonly kind: 'done'; readonly file: Blob }
+  | { readonly kind: 'failed'; readonly what: string };

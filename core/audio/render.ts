@@ -102,7 +102,7 @@ export function* renderBlocks(
 }
 
 /** The head of a WAV file of 16-bit samples, one channel (RIFF/WAVE, 44 bytes). */
-export function wavHead(samples: number, rate: Hertz): Uint8Array {
+export function wavHead(samples: number, rate: Hertz): Uint8Array<ArrayBuffer> {
   const head = new Uint8Array(44);
   const view = new DataView(head.buffer);
   const text = (at: number, words: string): void => {

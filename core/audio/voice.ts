@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { spokenLength, type Part } from '../calls/call';
+import { numberWord } from '../calls/number-words';
 import type { Milliseconds } from '../units';
 
 const ms = z.int().min(0).max(3_600_000);
@@ -32,7 +33,7 @@ export interface Clip {
 export interface Spoken {
   readonly clips: readonly Clip[];
   readonly ms: Milliseconds;
-  /** Words that the voice has no clip for; nothing of the call is played from clips then. */
+  /** Words that the voice has no clip for; they are left out of the clips. */
   readonly missing: readonly string[];
 }
 
@@ -46,6 +47,7 @@ function segmentsOf(words: string): { readonly words: readonly string[]; readonl
     .map(([, text = '', sign = '']) => ({
       words: text
         .toLowerCase()
+        .replace(/\d+/g, (figures) => ` ${numberWord(Number(figures))} `)
         .replace(/[^\p{L}\p{N} ]+/gu, ' ')
         .split(/\s+/)
         .filter(Boolean),
@@ -79,7 +81,8 @@ export function assemble(words: string, voice: Voice): Spoken {
     }
     pause = segment.pause;
   }
-  return missing.length > 0 ? { clips: [], ms: spokenLength(words), missing } : { clips, ms: at, missing };
+  // Somebody else may say it all, so it gets the time that takes.
+  return { clips, ms: missing.length > 0 ? Math.max(at, spokenLength(words)) : at, missing };
 }
 
 const lengths = new WeakMap<Voice, Map<string, Milliseconds>>();
@@ -108,5 +111,5 @@ export function clipsOfCall(call: { readonly say: string; readonly parts?: reado
     });
   });
   const end = clips.reduce((most, clip) => Math.max(most, clip.at + clip.ms), 0);
-  return { clips: missing.length > 0 ? [] : clips, ms: end, missing: [...new Set(missing)] };
+  return { clips, ms: end, missing: [...new Set(missing)] };
 }

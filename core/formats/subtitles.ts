@@ -1,5 +1,5 @@
 import { compile } from '../session/compile';
-import { callTrack } from '../calls/track';
+import { callTrack, type CallTrack } from '../calls/track';
 import type { Sheet } from '../session/schema';
 import type { Milliseconds } from '../units';
 
@@ -19,9 +19,9 @@ interface Cue {
   readonly text: string;
 }
 
-function cuesOf(sheet: Sheet): Cue[] {
+function cuesOf(sheet: Sheet, track: CallTrack): Cue[] {
   // What is said at an open break has no place on the clock, so it is left out.
-  const all = [...callTrack(sheet).calls].sort((a, b) => a.at - b.at);
+  const all = [...track.calls].sort((a, b) => a.at - b.at);
   const end = compile(sheet).ms + leastShown;
   return all.flatMap((call, index): Cue[] => {
     const next = all[index + 1]?.at ?? end;
@@ -36,16 +36,16 @@ const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceA
  * The calls of a session as WebVTT (W3C), so that a filmed session gets them as subtitles.
  * @example writeVtt(sheet).startsWith('WEBVTT')
  */
-export function writeVtt(sheet: Sheet): string {
-  const cues = cuesOf(sheet).map(
+export function writeVtt(sheet: Sheet, track: CallTrack = callTrack(sheet)): string {
+  const cues = cuesOf(sheet, track).map(
     ({ from, to, text }, at) => `${at + 1}\n${stamp(from, '.')} --> ${stamp(to, '.')}\n${escaped(text)}\n`,
   );
   return `WEBVTT\n\n${cues.join('\n')}`;
 }
 
 /** The same as SubRip text, which has no standard; read widely as numbered cues with a comma before thousandths. */
-export function writeSrt(sheet: Sheet): string {
-  return cuesOf(sheet)
+export function writeSrt(sheet: Sheet, track: CallTrack = callTrack(sheet)): string {
+  return cuesOf(sheet, track)
     .map(
       ({ from, to, text }, at) =>
         `${at + 1}\n${stamp(from, ',')} --> ${stamp(to, ',')}\n${text.replaceAll('\n', ' ')}\n`,

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { anyCombination } from '../notation/arbitrary.spec';
 import { writeCombination } from '../notation/write';
 import { buildKinds, goalsOf } from '../progressions/build';
+import { stancePlans } from '../stances/schema';
 import { effortNames, focusNames } from './effort';
 import { bagKinds, blockKinds, levels, sheetFormat, sheetVersion, type Block, type Piece, type Sheet } from './schema';
 
@@ -44,6 +45,8 @@ const breath = merged(
   maybe('nonStop', fc.constant(true)),
   maybe('gapMs', fc.integer({ min: 0, max: 60_000 })),
   maybe('between', words),
+  maybe('voice', fc.constantFrom('strikes', 'click')),
+  maybe('bpm', fc.integer({ min: 30, max: 240 })),
   maybe(
     'lanes',
     fc.tuple(text, text).map(([a, b]) => [
@@ -184,6 +187,33 @@ const head: fc.Arbitrary<object> = merged(
   maybe(
     'changeOverMs',
     fc.integer({ min: 0, max: 600 }).map((count) => count * 1000),
+  ),
+  maybe(
+    'stances',
+    fc.record({
+      plan: fc.constantFrom(...stancePlans),
+      pieces: fc.integer({ min: 1, max: 50 }),
+      settleMs: fc.integer({ min: 0, max: 60 }).map((count) => count * 500),
+      firstPace: fc.constantFrom(0.3, 0.8, 0.85, 1),
+    }),
+  ),
+  maybe(
+    'calls',
+    fc.constantFrom(
+      { quiet: ['water', 'breathing'] },
+      {
+        wordings: {
+          phrases: [{ key: 'switch stance', full: 'Change / over', short: 'Change' }],
+          focuses: [{ words: 'Chin "down"', moves: ['jab', 'rear hook'] }],
+          cheers: ['Good work'],
+          strikesAs: 'names',
+        },
+        edits: [
+          { key: 'b1/b1p1/1//first new', say: 'Hands up', atMs: 1200 },
+          { key: 'b1/b1p1/1//first focus', muted: true },
+        ],
+      },
+    ),
   ),
   maybe('head', fc.constant([{ key: 'coach', value: 'Wren, "the first"' }])),
   maybe('note', fc.constant('last words\n\nafter an empty line')),

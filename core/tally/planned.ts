@@ -1,4 +1,4 @@
-import type { Repetition } from '../mechanics/study';
+import { stepMs, type Repetition } from '../mechanics/study';
 import { studyOf } from '../mechanics/study-of';
 import { limbOf, mirrorStance, type Stance } from '../mechanics/walk';
 import { isStrike, type Move } from '../moves/move';
@@ -94,6 +94,8 @@ export interface Tally {
   readonly byMove: Readonly<Record<string, number>>;
   /** Strikes by the athlete's own side. */
   readonly bySide: { readonly left: number; readonly right: number };
+  /** Time in which strikes are thrown, by the athlete's own side. */
+  readonly msBySide: { readonly left: Milliseconds; readonly right: Milliseconds };
   readonly byTarget: Readonly<Record<Target, number>>;
   readonly rounds: readonly { readonly round: number; readonly label: string; readonly counts: Counts }[];
 }
@@ -101,29 +103,43 @@ export interface Tally {
 interface Spread {
   left: number;
   right: number;
+  leftMs: Milliseconds;
+  rightMs: Milliseconds;
   byTarget: Record<Target, number>;
 }
 
-function spreadContent(out: Spread, content: Move | Slot | Freestyle, stance: Stance, weight: number): void {
+/** `ms` is how long one strike of it takes at the leaf's pace. */
+function spreadContent(
+  out: Spread,
+  content: Move | Slot | Freestyle,
+  stance: Stance,
+  weight: number,
+  ms: Milliseconds,
+): void {
   if (content.kind === 'move') {
     if (!isStrike(content)) return;
     const limb = limbOf(content, stance);
-    out.left += limb?.startsWith('left') ? weight : limb ? 0 : weight / 2;
-    out.right += limb?.startsWith('right') ? weight : limb ? 0 : weight / 2;
+    const left = limb?.startsWith('left') ? 1 : limb ? 0 : 0.5;
+    out.left += left * weight;
+    out.right += (1 - left) * weight;
+    out.leftMs += left * weight * ms;
+    out.rightMs += (1 - left) * weight * ms;
     if (content.target) out.byTarget[content.target] += weight;
     return;
   }
   const strikes = content.kind === 'freestyle' ? 1 : (content.least + content.most) / 2 - (content.end ? 1 : 0);
   out.left += (strikes * weight) / 2;
   out.right += (strikes * weight) / 2;
+  out.leftMs += (weight * ms) / 2;
+  out.rightMs += (weight * ms) / 2;
   const toBody = content.kind === 'slot' && (content.of === 'body' || content.of === 'kicks');
   out.byTarget[toBody ? 'body' : 'head'] += strikes * weight;
-  if (content.kind === 'slot' && content.end) spreadContent(out, content.end, stance, weight);
+  if (content.kind === 'slot' && content.end) spreadContent(out, content.end, stance, weight, 0);
 }
 
-function spreadRepetition(out: Spread, repetition: Repetition, weight: number): void {
+function spreadRepetition(out: Spread, repetition: Repetition, weight: number, pace: PaceFactor): void {
   for (const { step, stance } of repetition.walk.steps)
-    for (const content of step.content) spreadContent(out, content, stance, weight);
+    for (const content of step.content) spreadContent(out, content, stance, weight, stepMs(step) / pace);
 }
 
 /** Left and right, and targets, of all repetitions of a leaf; a combination that turns carries on mirrored. */
@@ -138,14 +154,16 @@ function spreadLeaf(out: Spread, leaf: Leaf, repetitions: number, stance: Stance
     const weight = Math.floor((repetitions - 1 - turn) / (2 * turns)) + 1;
     const here = (facing === stance ? studied : mirrored).turns[turn % turns];
     if (!here) return;
-    spreadRepetition(out, here, weight);
+    spreadRepetition(out, here, weight, leaf.pace);
     if (leaf.otherStance !== 'reset') facing = here.walk.end;
   }
 }
 
-function addFree(out: Spread, plan: LeafPlan): void {
+function addFree(out: Spread, plan: LeafPlan, ms: Milliseconds): void {
   out.left += plan.counts.strikes / 2;
   out.right += plan.counts.strikes / 2;
+  out.leftMs += ms / 2;
+  out.rightMs += ms / 2;
   out.byTarget.head += plan.counts.strikes;
 }
 
@@ -157,7 +175,7 @@ export function tally(timeline: Timeline, stance: Stance): Tally {
   let [work, rest, other, least, most] = [0, 0, 0, 0, 0];
   let counts = noCounts();
   const byMove: Record<string, number> = {};
-  const spread: Spread = { left: 0, right: 0, byTarget: { head: 0, body: 0, leg: 0 } };
+  const spread: Spread = { left: 0, right: 0, leftMs: 0, rightMs: 0, byTarget: { head: 0, body: 0, leg: 0 } };
   const rounds = new Map<number, { round: number; label: string; counts: Counts }>();
   for (const leaf of timeline.leaves) {
     if (leaf.block === 'round') work += leaf.ms;
@@ -179,7 +197,7 @@ export function tally(timeline: Timeline, stance: Stance): Tally {
       for (const [name, count] of Object.entries(countByMove(leaf.combination)))
         byMove[name] = (byMove[name] ?? 0) + count * plan.repetitions;
       spreadLeaf(spread, leaf, plan.repetitions, leaf.mirrored ? mirrorStance(stance) : stance);
-    } else addFree(spread, plan);
+    } else addFree(spread, plan, plan.counts.strikes > 0 ? leaf.ms : 0);
   }
   return {
     work,
@@ -190,6 +208,7 @@ export function tally(timeline: Timeline, stance: Stance): Tally {
     most,
     byMove,
     bySide: { left: spread.left, right: spread.right },
+    msBySide: { left: Math.round(spread.leftMs), right: Math.round(spread.rightMs) },
     byTarget: spread.byTarget,
     rounds: [...rounds.values()],
   };

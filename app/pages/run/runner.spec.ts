@@ -26,6 +26,12 @@ class FakeSound {
   say(): void {
     // Nothing is said in a spec.
   }
+  canSay(): boolean {
+    return false;
+  }
+  speakAt(): void {
+    // Nor played.
+  }
   silence(): void {
     this.silenced += 1;
   }

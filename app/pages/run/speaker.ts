@@ -55,8 +55,8 @@ export class Speaker {
     const voice = this.voices.voice();
     const limit = Math.min(positionOf(state, source) + ahead, this.breakAhead(state));
     for (let call = this.calls()[this.next]; call && call.at < limit; call = this.calls()[(this.next += 1)]) {
-      const clips = voice && recording ? clipsOfCall(call, voice).clips : [];
-      if (recording && clips.length > 0) this.sound.speakAt(recording, clips, sourceAt(state.clock, call.at));
+      if (recording && voice && !this.leaveToDevice(call.say))
+        this.sound.speakAt(recording, clipsOfCall(call, voice).clips, sourceAt(state.clock, call.at));
     }
   }
 
@@ -78,7 +78,7 @@ export class Speaker {
     const fresh = at - call.at < latestMs * rate;
     this.shown = call;
     this.said.set(call.say);
-    if (fresh && state.phase === 'running' && rate === 1) this.byDevice(call.say);
+    if (fresh && state.phase === 'running' && rate === 1 && this.leaveToDevice(call.say)) this.sound.say(call.say);
   }
 
   private enter(leaf: Leaf, state: RunState, rate: number): void {
@@ -95,14 +95,15 @@ export class Speaker {
     const [voice, recording] = [this.voices.voice(), this.voices.recording()];
     for (const call of open?.calls ?? []) {
       if (call.kind === 'bell') continue;
-      const clips = voice && recording ? clipsOfCall(call, voice).clips : [];
-      if (recording && now !== null && clips.length > 0)
-        this.sound.speakAt(recording, clips, now + call.at - (open?.at ?? 0));
-      else this.byDevice(call.say);
+      if (this.leaveToDevice(call.say)) this.sound.say(call.say);
+      else if (recording && voice && now !== null)
+        this.sound.speakAt(recording, clipsOfCall(call, voice).clips, now + call.at - (open?.at ?? 0));
     }
   }
 
-  private byDevice(words: string): void {
-    if (!this.voices.recording() || this.voices.missing(words).length > 0) this.sound.say(words);
+  /** Free words are left to the device's own voice where there is one; else the clips say what they can. */
+  private leaveToDevice(words: string): boolean {
+    if (!this.voices.voice() || !this.voices.recording()) return true;
+    return this.sound.canSay() && this.voices.missing(words).length > 0;
   }
 }

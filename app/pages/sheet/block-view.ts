@@ -13,7 +13,7 @@ import {
 } from '../../../core/index';
 import { ClockField } from '../../parts/clock-field';
 import { Icon } from '../../parts/icon';
-import type { BlockRow } from './editor';
+import type { BlockRow } from '../../services/editor';
 import { PieceView } from './piece-view';
 
 /** A piece dropped somewhere: into which block and at which place. */

@@ -11,7 +11,7 @@ import {
   type Sheet,
 } from '../../../core/index';
 import { RoomService } from '../../services/room.service';
-import { Editor } from './editor';
+import { Editor } from '../../services/editor';
 import { TodayForm } from './today-form';
 
 type SheetLane = NonNullable<Sheet['lanes']>[number];

@@ -5,7 +5,7 @@ import { RoomService } from '../../services/room.service';
 import { SheetsService } from '../../services/sheets.service';
 import { Database } from '../../store/database';
 import { testProviders, until } from '../../spec-store.spec';
-import { Editor } from './editor';
+import { Editor } from '../../services/editor';
 import { LaneVersions } from './lane-versions';
 import { LanesPanel } from './lanes-panel';
 import { TodayForm } from './today-form';

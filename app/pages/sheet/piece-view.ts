@@ -27,7 +27,7 @@ import {
 import { ClockField } from '../../parts/clock-field';
 import { Icon } from '../../parts/icon';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
-import type { PieceRow } from './editor';
+import type { PieceRow } from '../../services/editor';
 import { LaneVersions } from './lane-versions';
 import { PieceOptions } from './piece-options';
 

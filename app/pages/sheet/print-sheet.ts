@@ -21,7 +21,7 @@ import {
   type Timeline,
 } from '../../../core/index';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
-import type { BlockRow, PieceRow } from './editor';
+import type { BlockRow, PieceRow } from '../../services/editor';
 
 /** Height and width of a printed page's inside at 96 dots an inch: A4 less margins, the smaller side of A4 and Letter each. */
 const page = { width: 718, height: 950 };

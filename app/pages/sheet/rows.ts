@@ -20,7 +20,7 @@ import {
   type Piece,
 } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
-import { Editor } from './editor';
+import { Editor } from '../../services/editor';
 import type { MarkedAction } from './marked-bar';
 import { fitInto, piecesOf, roundFor, type Entered } from './typed-piece';
 

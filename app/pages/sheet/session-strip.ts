@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { effortPercent, sayClock, type Timeline } from '../../../core/index';
-import type { BlockRow } from './editor';
+import type { BlockRow } from '../../services/editor';
 
 /** The whole session to scale: a block as wide as it is long, a bar as high as the work is hard. Rows are the way by keyboard. */
 @Component({

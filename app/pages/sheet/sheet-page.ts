@@ -37,7 +37,7 @@ import { Icon } from '../../parts/icon';
 import { BookService } from '../../services/book.service';
 import { FilesService } from '../../services/files.service';
 import { BlockView, type PieceDrop } from './block-view';
-import { Editor } from './editor';
+import { Editor } from '../../services/editor';
 import { EntryBar } from './entry-bar';
 import { MarkedBar } from './marked-bar';
 import { PrintSheet } from './print-sheet';

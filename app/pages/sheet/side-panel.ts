@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import type { Finding, Sheet } from '../../../core/index';
-import { Editor } from './editor';
+import { Editor } from '../../services/editor';
 import { FindingsPanel } from './findings-panel';
 import { Glance } from './glance';
 import { LanesPanel } from './lanes-panel';

@@ -23,6 +23,8 @@ export interface Tail {
   readonly between?: string;
   readonly gapMs?: number;
   readonly otherStance?: 'carry on mirrored' | 'reset';
+  readonly voice?: 'strikes' | 'click';
+  readonly bpm?: number;
   /** Lanes with a text of their own. */
   readonly lanes?: readonly { readonly bag: string; readonly text: string }[];
 }
@@ -63,6 +65,12 @@ const tails: readonly { readonly pattern: RegExp; readonly read: (value: string)
       const gapMs = readTime(value);
       return gapMs !== null && gapMs <= 60_000 ? { gapMs } : null;
     },
+  },
+  { pattern: /(?:^|\s)(calls strikes)\s*$/i, read: () => ({ voice: 'strikes' }) },
+  { pattern: /(?:^|\s)clicks\s*$/i, read: () => ({ voice: 'click' }) },
+  {
+    pattern: /(?:^|\s)at (\d{2,3}) bpm\s*$/i,
+    read: (value) => (Number(value) >= 30 && Number(value) <= 240 ? { bpm: Number(value) } : null),
   },
   { pattern: /(?:^|\s)(reset)\s*$/i, read: () => ({ otherStance: 'reset' }) },
   { pattern: /(?:^|\s)(carry on mirrored)\s*$/i, read: () => ({ otherStance: 'carry on mirrored' }) },

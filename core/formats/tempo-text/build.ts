@@ -121,7 +121,7 @@ export function readBuild(scan: Scan, meanings: Meanings, id: string): Build {
       'this is more than the build takes',
       wanted === 0 ? 'leave the goal out: the alternator has none' : 'leave it out',
     );
-  const { between, gapMs, lanes } = tail;
+  const { between, gapMs, voice, bpm, lanes } = tail;
   const second = wanted === 2 ? { second: keep(kept[1]) } : {};
   return {
     kind: 'build',
@@ -137,6 +137,8 @@ export function readBuild(scan: Scan, meanings: Meanings, id: string): Build {
     ...(options.nonStop ? { nonStop: true } : {}),
     ...(gapMs === undefined ? {} : { gapMs }),
     ...(between === undefined ? {} : { between }),
+    ...(voice === undefined ? {} : { voice }),
+    ...(bpm === undefined ? {} : { bpm }),
     ...keepLanes(lanes, meanings),
   };
 }

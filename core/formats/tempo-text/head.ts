@@ -6,12 +6,14 @@ import { writeCombination } from '../../notation/write';
 import { levels, type Level, type Sheet } from '../../session/schema';
 import { schemeOf, schemeOrSix } from '../../session/stored';
 import { takeBag } from './block';
+import { readCallLine, type CallHead } from './calls';
 import { readLaneLine, type LaneHead } from './lanes';
 import { fault, rest, splitOutside, take, takeQuoted, wholeQuote, type Scan } from './line';
 
 /** What the lines before the first block say. Filled as they are read. */
 export type Head = Pick<Sheet, 'title' | 'class' | 'numbers' | 'stance' | 'bag'> &
-  LaneHead & {
+  LaneHead &
+  CallHead & {
     parts: { name: string; text: string }[];
     head: { key: string; value: string }[];
     /** Combinations by name, as far as they are read. */
@@ -142,7 +144,7 @@ function readKnown(scan: Scan, head: Head, key: string): void {
 
 /** Reads one line of the head: a known key, with or without its colon, or any other `key: value`, which is kept. */
 export function readHeadLine(scan: Scan, head: Head): boolean {
-  if (readLaneLine(scan, head)) return true;
+  if (readLaneLine(scan, head) || readCallLine(scan, head)) return true;
   const found = take(scan, known);
   if (found) {
     readKnown(scan, head, (found[1] ?? '').toLowerCase());

@@ -3,9 +3,10 @@ import { goalsOf } from '../../progressions/build';
 import { exactClock } from '../../session/clock-text';
 import type { Effort, Focus } from '../../session/effort';
 import type { Block, Piece, PieceOf, Sheet } from '../../session/schema';
-import { schemeOrSix, spell } from '../../session/stored';
+import { readStored, schemeOrSix, spell } from '../../session/stored';
 import type { Tail } from './body';
 import { isBagKind } from '../../bags/kinds';
+import { callLines } from './calls';
 import { laneLines } from './lanes';
 import { quote, type Scan } from './line';
 import { readPieces } from './piece';
@@ -17,9 +18,11 @@ function options({ effort, focus, nonStop }: Words): string {
   return [...said, ...(nonStop ? ['nonstop'] : []), ...(focus ? [focus] : [])].map((word) => ` ${word}`).join('');
 }
 
-function tail({ between, gapMs, otherStance, lanes }: Tail, scheme: Scheme): string {
+function tail({ between, gapMs, otherStance, voice, bpm, lanes }: Tail, scheme: Scheme): string {
   return [
     otherStance ?? '',
+    voice === 'strikes' ? 'calls strikes' : voice === 'click' ? 'clicks' : '',
+    bpm === undefined ? '' : `at ${bpm} bpm`,
     gapMs === undefined ? '' : `gap ${gapMs / 1000}s`,
     between === undefined ? '' : `between ${quote(between)}`,
     ...(lanes ?? []).map(({ bag, text }) => `lane ${isBagKind(bag) ? bag : quote(bag)} ${quote(spell(text, scheme))}`),
@@ -38,10 +41,21 @@ function readsAs(line: string, piece: Piece, scheme: Scheme): boolean {
   return 'words' in read && 'words' in piece && read.words === piece.words;
 }
 
+/** Whether a line gives back the text of a combination that does not read. */
+function keepsText(line: string, piece: PieceOf<'combination'>, scheme: Scheme): boolean {
+  const scan: Scan = { line: { number: 1, text: line }, at: 0, faults: [] };
+  const [read] = readPieces(scan, { scheme, parts: new Map() }, () => piece.id);
+  return read?.kind === 'combination' && read.text === piece.text && read.words === undefined;
+}
+
 function wordsAndColon(length: string, piece: PieceOf<'combination'>, scheme: Scheme): string {
   const text = spell(piece.text, scheme).replace(/\s*\n\s*/g, ' ');
   const behind = `: ${text}${tail(piece, scheme)}`;
-  if (piece.words === undefined) return `${length}${behind}`;
+  if (piece.words === undefined) {
+    // Kept text that does not read may be taken for something else the next time; then it is written as words.
+    const line = `${length}${behind}`;
+    return readStored(piece.text).ok || keepsText(line, piece, scheme) ? line : `${length} ${quote(piece.text)}`;
+  }
   const plain = `${length} ${piece.words}${behind}`;
   return readsAs(plain, piece, scheme) ? plain : `${length} ${quote(piece.words)}${behind}`;
 }
@@ -163,6 +177,7 @@ function headLines(sheet: Sheet, scheme: Scheme): string[] {
     ...(sheet.class.level ? [`level: ${sheet.class.level}`] : []),
     ...(sheet.class.pace === undefined ? [] : [`pace: ${sheet.class.pace}`]),
     ...laneLines(sheet),
+    ...callLines(sheet),
     ...(sheet.parts ?? []).map(({ name, text }) => `combo ${name}: ${spell(text, scheme)}`),
     ...(sheet.head ?? []).map(({ key, value }) => `${key}: ${value}`),
   ];

@@ -7,6 +7,7 @@ import { announcedFindings } from './announced';
 import type { Checked, Finding, Place } from './finding';
 import type { Schools } from '../../bags/conditions';
 import { laneFindings } from './lanes';
+import { stanceFindings } from './stances';
 import { buildFindings, lengthFindings, sayFindings, seamFindings, unreadFindings } from './pieces';
 import {
   allOutFindings,
@@ -77,6 +78,7 @@ export function findings(
     ...crowdedRestFindings(checked),
     ...allOutFindings(checked),
     ...balanceFindings(checked),
+    ...stanceFindings(checked),
     ...laneFindings(checked, places, schools),
   ];
   return found.sort((a, b) => rank[a.level] - rank[b.level]);

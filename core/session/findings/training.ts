@@ -1,4 +1,6 @@
 import { restNeeds } from '../../calls/candidates';
+import type { CallKind } from '../../calls/kinds';
+import { callOptionsOf } from '../../calls/track';
 import { planLeaf } from '../../tally/planned';
 import type { Milliseconds } from '../../units';
 import { sayClock } from '../clock-text';
@@ -214,9 +216,10 @@ export function balanceFindings({ sheet, tally, timeline }: Checked): Finding[] 
 }
 
 /** A rest that has not the time for what is said in it. */
-export function crowdedRestFindings({ timeline }: Checked): Finding[] {
+export function crowdedRestFindings({ sheet, timeline }: Checked): Finding[] {
+  const options = callOptionsOf(sheet, timeline);
   const seen = new Set<string>();
-  return restNeeds(timeline).flatMap(({ leaf, needs, what }): Finding[] => {
+  return restNeeds(timeline, options).flatMap(({ leaf, needs, what }): Finding[] => {
     if (needs <= leaf.ms || seen.has(leaf.blockId)) return [];
     seen.add(leaf.blockId);
     const enough = Math.ceil(needs / 5000) * 5000;
@@ -227,7 +230,7 @@ export function crowdedRestFindings({ timeline }: Checked): Finding[] {
         kind: 'crowded rest',
         where: leaf.label,
         what: `this rest is ${sayClock(leaf.ms)}; ${what.join(', ')} and the count need ${sayClock(enough)}`,
-        mend: `make the rest ${sayClock(enough)}, or the next combination shorter`,
+        mend: `make the rest ${sayClock(enough)}, use shorter words, or leave reminders out`,
         blockId: leaf.blockId,
         mends: [
           {
@@ -241,8 +244,27 @@ export function crowdedRestFindings({ timeline }: Checked): Finding[] {
               );
             },
           },
+          ...(what.includes('water') || what.includes('breathing')
+            ? [{ label: 'Leave water and breathing out', edit: (now: Sheet) => withQuiet(now, ['water', 'breathing']) }]
+            : []),
+          ...(sheet.calls?.wordings?.phrases?.some(({ key }) => key === 'next')
+            ? []
+            : [{ label: 'Say only the combination', edit: shortPreview }]),
         ],
       },
     ];
   });
+}
+
+function withQuiet(sheet: Sheet, kinds: readonly CallKind[]): Sheet {
+  return { ...sheet, calls: { ...sheet.calls, quiet: [...new Set([...(sheet.calls?.quiet ?? []), ...kinds])] } };
+}
+
+function shortPreview(sheet: Sheet): Sheet {
+  const { wordings } = sheet.calls ?? {};
+  const next = { key: 'next' as const, full: '{combination}' };
+  return {
+    ...sheet,
+    calls: { ...sheet.calls, wordings: { ...wordings, phrases: [...(wordings?.phrases ?? []), next] } },
+  };
 }

@@ -15,10 +15,10 @@ import {
   type Leaf,
   type Piece,
   type Sheet,
-} from '../../../core/index';
-import { HistoryService, mostSteps } from '../../services/history.service';
-import { SettingsService } from '../../services/settings.service';
-import { SheetsService } from '../../services/sheets.service';
+} from '../../core/index';
+import { HistoryService, mostSteps } from './history.service';
+import { SettingsService } from './settings.service';
+import { SheetsService } from './sheets.service';
 
 /** A piece as the run sheet shows it: with the leaves that its first pass, or its stages a round, come to. */
 export interface PieceRow {

@@ -1,9 +1,9 @@
 import { TestBed } from '@angular/core/testing';
-import { addBlock, emptySheet, freshBlock, removeBlock, type Sheet } from '../../../core/index';
-import { freshId } from '../../services/fresh-id';
-import { SheetsService } from '../../services/sheets.service';
-import { Database } from '../../store/database';
-import { testProviders, until } from '../../spec-store.spec';
+import { addBlock, emptySheet, freshBlock, removeBlock, type Sheet } from '../../core/index';
+import { freshId } from './fresh-id';
+import { SheetsService } from './sheets.service';
+import { Database } from '../store/database';
+import { testProviders, until } from '../spec-store.spec';
 import { Editor } from './editor';
 
 describe('the editor', () => {

@@ -1,0 +1,44 @@
+import { inject, Injectable, type OnDestroy } from '@angular/core';
+import { toObservable } from '@angular/core/rxjs-interop';
+import { combineLatest, filter, map, Observable, switchMap } from 'rxjs';
+import type { CallTrack, Sheet } from '../../core/index';
+import type { TrackAnswer, TrackRequest } from '../workers/protocol';
+import { SettingsService } from './settings.service';
+import { VoiceService } from './voice.service';
+
+/** Makes scripts in a worker that stays: only what has changed is worked out anew. */
+@Injectable({ providedIn: 'root' })
+export class TrackService implements OnDestroy {
+  private readonly settings = toObservable(inject(SettingsService).settings);
+  private readonly voice = toObservable(inject(VoiceService).voice);
+  private worker: Worker | null = null;
+  private last = 0;
+
+  /** The script of a sheet, again with every change of it, of the voice, and of the coach's words. */
+  of(sheets: Observable<Sheet | null>): Observable<CallTrack> {
+    return combineLatest([sheets, this.settings, this.voice]).pipe(
+      filter((all): all is [Sheet, (typeof all)[1], (typeof all)[2]] => all[0] !== null),
+      switchMap(([sheet, { wordings, talk }, voice]) => this.ask({ sheet, wordings, talk, voice })),
+    );
+  }
+
+  private ask(request: Omit<TrackRequest, 'id'>): Observable<CallTrack> {
+    this.worker ??= new Worker(new URL('../workers/calls.worker', import.meta.url), { type: 'module' });
+    const { worker } = this;
+    const id = (this.last += 1);
+    return new Observable<TrackAnswer>((answers) => {
+      const hear = ({ data }: MessageEvent<TrackAnswer>): void => {
+        if (data.id === id) answers.next(data);
+      };
+      worker.addEventListener('message', hear);
+      worker.postMessage({ ...request, id } satisfies TrackRequest);
+      return () => {
+        worker.removeEventListener('message', hear);
+      };
+    }).pipe(map(({ track }) => track));
+  }
+
+  ngOnDestroy(): void {
+    this.worker?.terminate();
+  }
+}

@@ -1,0 +1,58 @@
+import type { LogEntry } from '../session/log-entry';
+import { compile, type Timeline } from '../session/compile';
+import { tally, type Tally } from '../tally/planned';
+import type { Milliseconds } from '../units';
+
+/** Goal of a balanced session with mirrored work: no more than this share away from even (house value, ±5 %). */
+export const balanceGoal = 0.05;
+
+/** How a session, or some weeks, fall on the two sides of the body. */
+export interface Balance {
+  readonly strikes: { readonly left: number; readonly right: number };
+  readonly ms: { readonly left: Milliseconds; readonly right: Milliseconds };
+  /** Share of the left side among all strikes, 0 to 1; a half where there are none. */
+  readonly left: number;
+  readonly balanced: boolean;
+}
+
+function balance(strikes: Balance['strikes'], ms: Balance['ms']): Balance {
+  const all = strikes.left + strikes.right;
+  const left = all > 0 ? strikes.left / all : 0.5;
+  return { strikes, ms, left, balanced: Math.abs(left - 0.5) <= balanceGoal };
+}
+
+/** The balance of a planned session. `balanceOf(tally(compile(sheet), sheet.stance)).balanced` */
+export function balanceOf({ bySide, msBySide }: Tally): Balance {
+  return balance(bySide, msBySide);
+}
+
+/** Work in the natural stance and in the other one, and how often the class changes over. */
+export function stanceTimes(timeline: Timeline): {
+  readonly natural: Milliseconds;
+  readonly other: Milliseconds;
+  readonly changes: number;
+} {
+  const work = timeline.leaves.filter((leaf) => leaf.block === 'round' && leaf.doing !== 'change-over');
+  const sum = (mirrored: boolean): Milliseconds =>
+    work.filter((leaf) => leaf.mirrored === mirrored).reduce((total, { ms }) => total + ms, 0);
+  const changes = work.filter((leaf, at) => at > 0 && work[at - 1]?.mirrored !== leaf.mirrored).length;
+  return { natural: sum(false), other: sum(true), changes };
+}
+
+const day = 24 * 3600 * 1000;
+
+/** The balance of what was run in the weeks before a moment, rehearsals left out, by the share of each sheet that was done. */
+export function balanceOver(log: readonly LogEntry[], weeks: number, now: number): Balance {
+  const sides = { left: 0, right: 0 };
+  const ms = { left: 0, right: 0 };
+  for (const { sheet, startedAt, planned, done, rehearsal } of log) {
+    if (rehearsal || startedAt > now || startedAt < now - weeks * 7 * day || planned.ms === 0) continue;
+    const share = Math.min(1, done.ms / planned.ms);
+    const sums = tally(compile(sheet), sheet.stance);
+    for (const side of ['left', 'right'] as const) {
+      sides[side] += sums.bySide[side] * share;
+      ms[side] += sums.msBySide[side] * share;
+    }
+  }
+  return balance(sides, ms);
+}
