@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { benchCalls } from './calls';
 import { benchClock } from './clock';
 import { benchCore } from './core';
 import { benchMatching } from './matching';
@@ -9,6 +10,7 @@ const port = 4398;
 
 benchCore();
 benchMatching();
+benchCalls();
 benchClock();
 const server = spawn(process.execPath, ['dist/server/main.mjs'], {
   env: { ...process.env, PORT: String(port) },

@@ -117,6 +117,14 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
     },
   },
   { name: 'bench', path: '/bench' },
+  {
+    name: 'calls',
+    path: '/calls/demo-first-watch',
+    prepare: async (page) => {
+      await page.locator('[data-call]').nth(4).click();
+      await page.getByText('Phrasebook of this sheet').click();
+    },
+  },
   { name: 'settings', path: '/settings' },
   { name: 'not found', path: '/nowhere' },
 ];

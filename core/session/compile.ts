@@ -4,6 +4,7 @@ import type { Milliseconds, PaceFactor, SessionTime } from '../units';
 import { learnThenMirror, nothing, passContents, type Content } from './contents';
 import type { Leaf, Timeline } from './leaf';
 import type { Block, BlockKind, Sheet } from './schema';
+import { isMirrored } from './stages';
 
 export { usualGapMs } from './contents';
 export type { Doing, Leaf, Timeline } from './leaf';
@@ -38,8 +39,7 @@ const settling = (ms: Milliseconds): Content => ({
 function turnedContents(sheet: Sheet, block: Block, repeat: number): Planned<Content>[] {
   const { stances } = sheet;
   const work = block.kind === 'round';
-  const twice = stances ? work && stances.plan === 'learn then mirror' : block.learnThenMirror;
-  const { contents, second } = twice
+  const { contents, second } = isMirrored(sheet, block)
     ? learnThenMirror(block, repeat)
     : { contents: passContents(block, repeat, block.ms ?? 0), second: null };
   if (stances && work) return planInside(contents, stances, second);

@@ -2,7 +2,7 @@ import { buildUp, goalsOf } from '../progressions/build';
 import { callDrill, usualDrill, type DrillCall } from '../progressions/call-drill';
 import type { Stage } from '../progressions/ladder';
 import type { Milliseconds } from '../units';
-import type { Block, PieceOf } from './schema';
+import type { Block, PieceOf, Sheet } from './schema';
 import { readStored } from './stored';
 
 const remembered = new WeakMap<PieceOf<'build'>, readonly Stage[]>();
@@ -55,9 +55,14 @@ export function piecesLength(block: Block): Milliseconds {
   return total(block.pieces.map(pieceLength));
 }
 
+/** Whether a block is learnt and then mirrored: by the sheet's stance plan, else by its own word. */
+export function isMirrored({ stances }: Sheet, block: Block): boolean {
+  return stances ? block.kind === 'round' && stances.plan === 'learn then mirror' : block.learnThenMirror === true;
+}
+
 /** Whether the pieces of a block that is learnt and then mirrored fill its half, so that they are done twice. */
 export function fillsHalf(block: Block): boolean {
-  return block.learnThenMirror === true && block.ms !== null && 2 * piecesLength(block) === block.ms;
+  return block.ms !== null && 2 * piecesLength(block) === block.ms;
 }
 
 const scripts = new WeakMap<PieceOf<'calls'>, readonly DrillCall[]>();

@@ -3,10 +3,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
 import { mdiDeleteOutline, mdiPencilOutline } from '@mdi/js';
-import { sayClock, type LogEntry } from '../../../core/index';
+import { balanceOver, sayClock, type LogEntry } from '../../../core/index';
 import { EntryForm } from '../../parts/entry-form';
 import { Icon } from '../../parts/icon';
 import { LogService } from '../../services/log.service';
+
+const weeks = 4;
 
 interface Day {
   readonly day: number;
@@ -35,6 +37,13 @@ export class LogPage {
       days.set(day, [...(days.get(day) ?? []), entry]);
     }
     return this.log.all() && [...days].map(([day, entries]) => ({ day, entries }));
+  });
+
+  /** Left and right of the last four weeks, as planned and by the share that was done; null where nothing was run. */
+  protected readonly balance = computed(() => {
+    const { strikes, left, balanced } = balanceOver(this.log.all() ?? [], weeks, Date.now());
+    const all = strikes.left + strikes.right;
+    return all < 1 ? null : { weeks, all: Math.round(all), left: Math.round(left * 100), balanced };
   });
 
   protected time(ms: number): string {

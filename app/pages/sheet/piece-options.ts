@@ -73,6 +73,18 @@ export class PieceOptions {
     else field.value = String(this.gap());
   }
 
+  protected changeVoice(text: string): void {
+    const piece = this.repeats();
+    const voice = (['strikes', 'click'] as const).find((each) => each === text);
+    if (piece) this.changed.emit({ ...piece, voice });
+  }
+
+  protected changeBpm(text: string): void {
+    const piece = this.repeats();
+    const bpm = Math.round(Number(text));
+    if (piece && bpm >= 30 && bpm <= 240) this.changed.emit({ ...piece, bpm });
+  }
+
   protected changeBetween(text: string): void {
     const between = text.trim() === '' ? undefined : text.slice(0, 400);
     const piece = this.repeats() ?? this.calls();

@@ -6,7 +6,7 @@ import { sayClock } from '../clock-text';
 import type { Leaf } from '../compile';
 import { stretchBlock, stretchLastPiece } from '../edit';
 import type { Piece } from '../schema';
-import { fillsHalf, perRound, pieceLength, piecesLength, stagesOf, textsOf } from '../stages';
+import { fillsHalf, isMirrored, perRound, pieceLength, piecesLength, stagesOf, textsOf } from '../stages';
 import { readStored } from '../stored';
 import { sayMends, type Finding, type Mend, type Place } from './finding';
 
@@ -105,7 +105,8 @@ export function buildFindings(place: Place, piece: Piece): Finding[] {
 /** Pieces that do not add up to their block. */
 export function lengthFindings(place: Place): Finding[] {
   const { block, name } = place;
-  if (block.ms === null || block.pieces.length === 0 || block.pieces.some(perRound) || fillsHalf(block)) return [];
+  if (block.ms === null || block.pieces.length === 0 || block.pieces.some(perRound)) return [];
+  if (isMirrored(place.sheet, block) && fillsHalf(block)) return [];
   const pieces = piecesLength(block);
   const apart = pieces - block.ms;
   if (apart === 0) return [];

@@ -1,0 +1,59 @@
+import {
+  callTrack,
+  compile,
+  cues,
+  heardIn,
+  lengthIn,
+  readTempoText,
+  renderBlocks,
+  type Recording,
+  type Sheet,
+  type Voice,
+} from '../core/index';
+import { medianMs, report } from './measure';
+
+/** An hour of twenty rounds, each a build and two pieces, with rests; `mark` makes every text its own. */
+function hour(mark: number): Sheet {
+  const rounds = Array.from(
+    { length: 20 },
+    (_, at) =>
+      `round 2:00 "Round of bench ${mark} ${at}"\n  build ladder every 0:15: 1 2 3b 2\n  0:30 strong: 1 2 sl 6 3\n  0:30 all-out nonstop: 1 2\nrest 1:00`,
+  );
+  return readTempoText(rounds.join('\n')).sheet;
+}
+
+/** Scheduling an hour of calls, whole and with one change; a session as sound against real time. */
+export function benchCalls(): void {
+  const sheets = Array.from({ length: 40 }, (_, mark) => ({ sheet: hour(mark), timeline: compile(hour(mark)) }));
+  let next = 0;
+  const whole = medianMs(() => {
+    const one = sheets[(next += 1) % sheets.length];
+    // Another set of words each time, so that nothing is remembered.
+    const mark = next;
+    return one && callTrack(one.sheet, { lengthOf: (words) => words.length * 60 + (mark % 997) }, one.timeline);
+  });
+  report('scheduling 60 min of calls, nothing remembered', `${whole.toFixed(1)} ms`, 'at most 20 ms');
+  const [{ sheet, timeline } = { sheet: hour(0), timeline: compile(hour(0)) }] = sheets;
+  const again = medianMs(() => callTrack(sheet, {}, timeline));
+  report('  the same with every stretch remembered / anew', `${(again / whole).toFixed(2)} ×`, 'well under 1 ×');
+
+  const voice: Voice = {
+    id: 'bench',
+    name: '',
+    files: ['-'],
+    clips: { one: [0, 300], two: [300, 300], three: [600, 300] },
+  };
+  const recording: Recording = { voice, samples: new Float32Array(20_000).fill(0.2) };
+  const half = readTempoText(Array.from({ length: 10 }, () => 'round 2:30: 1 2 3\nrest 0:30').join('\n')).sheet;
+  const laid = compile(half);
+  const track = callTrack(half, { lengthOf: lengthIn(voice) }, laid);
+  const heard = heardIn(track, cues(laid, 5), { rate: 16_000, recording });
+  const render = medianMs(() => {
+    for (const block of renderBlocks(heard, laid.ms, 16_000)) if (block.length === 0) throw new Error('empty');
+  });
+  report(
+    `rendering ${laid.ms / 60_000} min of sound, times real time`,
+    `${Math.round(laid.ms / render)} ×`,
+    'at least 600 ×',
+  );
+}

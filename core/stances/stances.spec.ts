@@ -1,0 +1,113 @@
+import { readTempoText } from '../formats/tempo-text/read';
+import { compile } from '../session/compile';
+import { findings } from '../session/findings/index';
+import type { Sheet } from '../session/schema';
+import type { LogEntry } from '../session/log-entry';
+import { tally } from '../tally/planned';
+import { balanceOf, balanceOver, stanceTimes } from './balance';
+
+const sheetOf = (...lines: string[]): Sheet => readTempoText(lines.join('\n')).sheet;
+const shown = (sheet: Sheet): string[] =>
+  compile(sheet).leaves.map(
+    ({ ms, mirrored, doing }) => `${ms / 1000} ${doing === 'change-over' ? 'settle' : mirrored ? 'other' : 'natural'}`,
+  );
+const kinds = (sheet: Sheet): string[] => findings(sheet).map(({ kind }) => kind);
+
+// Trade page, section 8; times are house values: settle 3 s, first time in the other stance at 0.8 of the pace.
+describe('the stance plan', () => {
+  it('changes over each round, whatever the blocks say', () => {
+    const sheet = sheetOf('stances: each round', 'round 1:00 x3: 1 2', 'round 1:00 switch stance: 1 2');
+    expect(shown(sheet)).toEqual(['60 natural', '60 other', '60 natural', '60 other']);
+    expect(shown(sheetOf('stances: never', 'round 1:00: 1 2', 'round 1:00 switch stance: 1 2'))).toEqual([
+      '60 natural',
+      '60 natural',
+    ]);
+  });
+
+  it('changes over at half of a round, at the end of a repetition, and settles from what follows', () => {
+    const sheet = sheetOf('stances: half round', 'round 1:00: 1 2');
+    const [first, settle, second] = compile(sheet).leaves;
+    // A repetition of 0.6 s and 3 s of breath: the eighth one ends at 25.8 s, the ninth at 29.4 s, nearest to half.
+    expect(first?.ms).toBe(29_400);
+    expect(settle).toEqual(jasmine.objectContaining({ kind: 'change-over', ms: 3000, mirrored: true }));
+    expect((first?.ms ?? 0) + (settle?.ms ?? 0) + (second?.ms ?? 0)).toBe(60_000);
+    expect(second?.mirrored).toBeTrue();
+    expect(shown(sheetOf('stances: half round, settle 0s', 'round 1:00', '0:30: 1 2', '0:30: 2 3'))).toEqual([
+      '30 natural',
+      '30 other',
+    ]);
+  });
+
+  it('changes over every so many pieces, and learns then mirrors, in the same time', () => {
+    const pieces = ['0:20: 1', '0:20: 1', '0:20: 2', '0:20: 2'];
+    expect(shown(sheetOf('stances: each pieces, after 2 pieces', 'round 1:20', ...pieces))).toEqual([
+      '20 natural',
+      '20 natural',
+      '3 settle',
+      '17 other',
+      '20 other',
+    ]);
+    expect(shown(sheetOf('stances: learn then mirror', 'round 2:00', '0:30: 1', '0:30: 2'))).toEqual([
+      '30 natural',
+      '30 natural',
+      '3 settle',
+      '27 other',
+      '30 other',
+    ]);
+  });
+
+  it('is slower where a combination is done in the other stance for the first time', () => {
+    const pace = (text: string): number[] =>
+      compile(sheetOf(text, 'round 1:00 x4: 1 2')).leaves.map((leaf) => leaf.pace);
+    expect(pace('stances: each round')).toEqual([1, 0.8, 1, 1]);
+    expect(pace('stances: each round, first at 1')).toEqual([1, 1, 1, 1]);
+  });
+
+  it('measures both sides in strikes and seconds, and finds what is out of balance, with a mend', () => {
+    const sheet = sheetOf('stances: each round, first at 1', 'round 1:00 x4 rest 0:30: 1 1 2');
+    const balance = balanceOf(tally(compile(sheet), sheet.stance));
+    expect(balance.balanced).toBeTrue();
+    expect(balance.strikes.left).toBe(balance.strikes.right);
+    expect(Math.abs(balance.ms.left - balance.ms.right)).toBeLessThan(100);
+    expect(stanceTimes(compile(sheet))).toEqual({ natural: 120_000, other: 120_000, changes: 3 });
+    const odd = sheetOf('stances: each round, first at 1', 'round 1:00 x3 rest 0:30: 1 1 1 2');
+    const finding = findings(odd).find(({ kind }) => kind === 'stance balance');
+    const mended = finding?.mends[0]?.edit(odd);
+    expect(mended && kinds(mended)).not.toContain('stance balance');
+  });
+
+  it('finds a change-over that falls on a new combination, and a plan inside of nothing', () => {
+    const both = sheetOf('stances: half round', 'round 1:00', '0:30: 1 2', '0:30: 2 3');
+    const finding = findings(both).find(({ kind }) => kind === 'stance and combination');
+    const mended = finding?.mends[0]?.edit(both);
+    expect(mended && kinds(mended)).not.toContain('stance and combination');
+    expect(kinds(sheetOf('stances: half round', 'round 1:00: 1 2'))).not.toContain('stance and combination');
+    expect(kinds(sheetOf('stances: inside', 'round 1:00: 1 2'))).toContain('stance inside');
+    expect(kinds(sheetOf('stances: inside', 'round 1:00: 1 2 switch 1 2'))).not.toContain('stance inside');
+  });
+
+  it('adds weeks up by what was done', () => {
+    const sheet = sheetOf('round 1:00: 1');
+    const now = Date.UTC(2026, 10, 24);
+    const entry = (days: number, done: number, rehearsal = false): LogEntry => ({
+      id: `${days}`,
+      startedAt: now - days * 86_400_000,
+      sheetId: 's',
+      title: '',
+      sheet,
+      planned: { ms: 60_000, rounds: 1, punches: 0 },
+      done: { ms: done, rounds: 1, punches: 0, finished: true },
+      deeds: [],
+      effort: null,
+      counted: null,
+      note: '',
+      rehearsal,
+    });
+    const one = balanceOver([entry(1, 60_000)], 4, now).strikes.left;
+    expect(balanceOver([entry(1, 60_000), entry(2, 30_000)], 4, now).strikes.left).toBeCloseTo(1.5 * one, 9);
+    expect(balanceOver([entry(40, 60_000), entry(1, 60_000, true)], 4, now)).toEqual(
+      jasmine.objectContaining({ left: 0.5, balanced: true }),
+    );
+    expect(balanceOver([entry(1, 60_000)], 4, now).balanced).toBeFalse();
+  });
+});
