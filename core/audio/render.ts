@@ -65,15 +65,25 @@ export function softLimit(value: number): number {
 /** Every clip ends in a fade, so that one that is cut short does not click. */
 const fadeSeconds = 0.008;
 
+/** A plain loop: this runs for every sample of a session. */
+function toInts(block: Float32Array): Int16Array {
+  const out = new Int16Array(block.length);
+  for (let at = 0; at < block.length; at += 1) {
+    const value = block[at] ?? 0;
+    if (value !== 0) out[at] = Math.round((value > knee || value < -knee ? softLimit(value) : value) * 32_767);
+  }
+  return out;
+}
+
 function add(block: Float32Array, start: number, { at, samples, from, length }: Heard, rate: Hertz): void {
   const first = Math.round((at / 1000) * rate);
   const fade = fadeSeconds * rate;
   const begin = Math.max(0, start - first);
   const end = Math.min(length, start + block.length - first);
-  for (let index = begin; index < end; index += 1) {
+  for (let index = begin, place = first + begin - start; index < end; index += 1, place += 1) {
     const left = length - index;
-    const place = first + index - start;
-    block[place] = (block[place] ?? 0) + (samples[from + index] ?? 0) * (left < fade ? left / fade : 1);
+    const value = samples[from + index] ?? 0;
+    block[place] = (block[place] ?? 0) + (left < fade ? (value * left) / fade : value);
   }
 }
 
@@ -97,7 +107,7 @@ export function* renderBlocks(
     for (let one = heard[next]; one && (one.at / 1000) * rate < end; one = heard[(next += 1)]) sounding.push(one);
     for (const one of sounding) add(block, start, one, rate);
     sounding = sounding.filter(({ at, length }) => (at / 1000) * rate + length > end);
-    yield Int16Array.from(block, (value) => Math.round(softLimit(value) * 32_767));
+    yield toInts(block);
   }
 }
 

@@ -1,6 +1,6 @@
 import type { SessionTime } from '../units';
 import { importance, leastGap, type Call, type Candidate, type Dropped } from './call';
-import { isFixed, onGrid, solve, startGrid, worthOf, type Chosen } from './solve';
+import { callOf, isFixed, onGrid, solve, startGrid, worthOf, type Chosen } from './solve';
 
 /** Where more calls that can be moved than this meet, a stretch is not solved exactly; its bound is reported. */
 export const mostExact = 12;
@@ -27,9 +27,11 @@ export interface Schedule {
 function callsOf(state: Chosen): { readonly calls: Call[]; readonly windows: Map<Call, Candidate> } {
   const calls: Call[] = [];
   const windows = new Map<Call, Candidate>();
-  for (let now: Chosen | null = state; now?.call; now = now.before) {
-    calls.unshift(now.call);
-    if (now.candidate) windows.set(now.call, now.candidate);
+  for (let now: Chosen | null = state; now; now = now.before) {
+    const call = callOf(now);
+    if (!call || !now.candidate) continue;
+    calls.unshift(call);
+    windows.set(call, now.candidate);
   }
   return { calls, windows };
 }

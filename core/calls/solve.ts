@@ -8,7 +8,8 @@ export const startGrid: Milliseconds = 100;
 export interface Chosen {
   readonly finish: SessionTime;
   readonly worth: number;
-  readonly call: Call | null;
+  readonly at: SessionTime;
+  readonly phrase: Phrase | null;
   readonly candidate: Candidate | null;
   readonly before: Chosen | null;
 }
@@ -27,32 +28,38 @@ export function isFixed({ from, until, phrases }: Candidate): boolean {
   return phrases.every(({ ms }) => until - from <= ms);
 }
 
-function better(list: readonly Chosen[], state: Chosen): boolean {
-  return !list.some((other) => other.finish <= state.finish && other.worth >= state.worth);
-}
-
-function said(before: Chosen, candidate: Candidate, phrase: Phrase, at: SessionTime): Chosen {
+/** What is said last in a choice. */
+export function callOf({ at, phrase, candidate }: Chosen): Call | null {
+  if (!phrase || !candidate) return null;
   const { form, say, ms, parts } = phrase;
-  const { key, kind } = candidate;
-  return {
-    finish: at + ms,
-    worth: before.worth + worthOf(candidate, phrase),
-    call: { key, at, kind, say, form, ms, ...(parts ? { parts } : {}) },
-    candidate,
-    before,
-  };
+  return { key: candidate.key, at, kind: candidate.kind, say, form, ms, ...(parts ? { parts } : {}) };
 }
 
-const nothing: Chosen = { finish: -Infinity, worth: 0, call: null, candidate: null, before: null };
+const nothing: Chosen = { finish: -Infinity, worth: 0, at: 0, phrase: null, candidate: null, before: null };
 
 /** States by the set of movable calls that are said or too late, at one place among the fixed ones. */
 type Place = Map<number, Chosen[]>;
 
+/** Puts a choice to the others of its place, unless one of them is both earlier and worth as much. */
 function keep(place: Place, set: number, state: Chosen): void {
   const list = place.get(set);
-  if (!list) place.set(set, [state]);
-  else if (better(list, state))
-    place.set(set, [...list.filter((other) => other.finish < state.finish || other.worth > state.worth), state]);
+  if (!list) {
+    place.set(set, [state]);
+    return;
+  }
+  let kept = 0;
+  for (const other of list) {
+    if (other.finish <= state.finish && other.worth >= state.worth) return;
+    if (other.finish < state.finish || other.worth > state.worth) list[kept++] = other;
+  }
+  list.length = kept;
+  list.push(state);
+}
+
+function smallest(place: Place): number {
+  let least = -1;
+  for (const set of place.keys()) if (least < 0 || set < least) least = set;
+  return least;
 }
 
 /** The set with everything that can no longer be said; what is too late makes no difference any more. */
@@ -73,36 +80,48 @@ export function solve(candidates: readonly Candidate[]): Chosen {
   const free = candidates.filter((candidate) => !isFixed(candidate));
   // The last start at which some form of each is still in time.
   const last = free.map(({ until, phrases }) => until - Math.min(...phrases.map(({ ms }) => ms)));
+  const add = (
+    place: Place,
+    set: number,
+    before: Chosen,
+    candidate: Candidate,
+    phrase: Phrase,
+    at: SessionTime,
+  ): void => {
+    const finish = at + phrase.ms;
+    const worth = before.worth + worthOf(candidate, phrase);
+    keep(place, withLate(set, finish, last), { finish, worth, at, phrase, candidate, before });
+  };
   let best = nothing;
   let here: Place = new Map([[0, [nothing]]]);
   for (let next = 0; next <= fixed.length; next += 1) {
     const moment = fixed[next];
     const after: Place = new Map();
     // A call that is put in only makes a set larger, so the smallest set is always ready.
-    for (let set = Math.min(...here.keys()); here.size > 0; set = Math.min(...here.keys())) {
-      for (const state of here.get(set) ?? []) {
+    for (let set = smallest(here); set >= 0; set = smallest(here)) {
+      const states = here.get(set) ?? [];
+      here.delete(set);
+      for (const state of states) {
         if (state.worth > best.worth || (state.worth === best.worth && state.finish < best.finish)) best = state;
+        const clear = state.finish + leastGap;
         if (moment) {
           // Left out: what could have begun before it was tried before it, so all that counts is what comes after.
-          keep(after, set, { ...state, finish: Math.max(state.finish, moment.from - leastGap) });
+          const waited = Math.max(state.finish, moment.from - leastGap);
+          keep(after, set, waited === state.finish ? state : { ...state, finish: waited });
           const [phrase] = moment.phrases;
-          if (phrase && moment.from >= state.finish + leastGap && moment.from + phrase.ms <= moment.until) {
-            const taken = said(state, moment, phrase, moment.from);
-            keep(after, withLate(set, taken.finish, last), taken);
-          }
+          if (phrase && moment.from >= clear && moment.from + phrase.ms <= moment.until)
+            add(after, set, state, moment, phrase, moment.from);
         }
-        free.forEach((candidate, job) => {
-          if (set & (1 << job)) return;
-          for (const phrase of candidate.phrases) {
-            const at = onGrid(Math.max(candidate.from, state.finish + leastGap));
-            // What begins after the next fixed moment waits until that is decided.
-            if (at + phrase.ms > candidate.until || (moment && at >= moment.from)) continue;
-            const put = said(state, candidate, phrase, at);
-            keep(here, withLate(set | (1 << job), put.finish, last), put);
-          }
-        });
+        for (let job = 0; job < free.length; job += 1) {
+          const candidate = free[job];
+          if (!candidate || set & (1 << job)) continue;
+          const at = onGrid(Math.max(candidate.from, clear));
+          // What begins after the next fixed moment waits until that is decided.
+          if (moment && at >= moment.from) continue;
+          for (const phrase of candidate.phrases)
+            if (at + phrase.ms <= candidate.until) add(here, set | (1 << job), state, candidate, phrase, at);
+        }
       }
-      here.delete(set);
     }
     here = after;
   }

@@ -91,8 +91,15 @@ function sayItems(items: readonly Item[], speech: Speech): string {
 
 /** A combination as it is said, lead and rear. `sayCombination(read('1 2 3b ro 4'))` → `one, two, three body, rear roll, four` */
 export function sayCombination(combination: Combination, speech: Speech = usualSpeech): string {
-  return sayItems(combination.items, speech);
+  const known = sayings.get(speech) ?? new WeakMap<Combination, string>();
+  sayings.set(speech, known);
+  const said = known.get(combination) ?? sayItems(combination.items, speech);
+  known.set(combination, said);
+  return said;
 }
+
+/** The same combination is named, previewed and reminded of; each speech says it one way. */
+const sayings = new WeakMap<Speech, WeakMap<Combination, string>>();
 
 /** What is said of each step of a repetition, for calling strike by strike. */
 export function sayStrikes(combination: Combination, turn: number, speech: Speech): string[] {
