@@ -75,6 +75,39 @@ const pictures: readonly Picture[] = [
     },
   },
   {
+    name: 'room',
+    path: '/room',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Wall bag, / }).focus();
+    },
+  },
+  {
+    name: 'bench',
+    path: '/bench',
+    prepare: async (page) => {
+      await page.getByRole('list', { name: 'What hits and what misses' }).waitFor();
+      await page.waitForTimeout(900);
+    },
+  },
+  {
+    name: 'lanes',
+    path: '/sheets/demo-four-corners',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Lanes' }).click();
+      await page.locator('.rundown').evaluate((list) => (list.scrollTop = 260));
+      await page.locator('kt-lane-versions .sum').nth(3).click();
+    },
+  },
+  { name: 'board', path: '/board/demo-four-corners', prepare: (page) => page.locator('.lane').first().waitFor() },
+  {
+    name: 'calls',
+    path: '/calls/demo-first-watch',
+    prepare: async (page) => {
+      await page.locator('[data-call]').nth(8).click();
+      await page.locator('.script').evaluate((list) => (list.scrollTop = 1780));
+    },
+  },
+  {
     name: 'run',
     path: '/run/demo-first-watch',
     dark: true,
