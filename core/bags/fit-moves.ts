@@ -7,7 +7,11 @@ import type { BagNature } from './kinds';
 /** Reasons, each said once. */
 export type Reasons = Set<string>;
 
-const kickAtBody: Partial<Record<Move['id'], Move['id']>> = { 'low-kick': 'body-kick', 'inside-low-kick': 'body-kick' };
+const kickAtBody: Partial<Record<Move['id'], Move['id']>> = {
+  'low-kick': 'body-kick',
+  'inside-low-kick': 'body-kick',
+  'head-kick': 'body-kick',
+};
 
 /** The target that is taken instead: the body where it can be, else the head, else what there is. */
 function goalOn(nature: BagNature): Target {

@@ -191,6 +191,7 @@ describe('the call track of a sheet', () => {
       const timeline = compile(sheet);
       const { candidates } = candidatesOf(timeline, callOptionsOf(sheet, timeline));
       apart(calls);
+      expect(new Set(candidates.map(({ key }) => key)).size).toBe(candidates.length);
       expect(calls.length + dropped.length).toBe(candidates.length);
       const bells = calls.filter(({ kind }) => kind === 'bell').map(({ at }) => at);
       for (const call of calls)

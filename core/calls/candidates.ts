@@ -29,6 +29,16 @@ function stanceCall(leaf: Leaf, last: Leaf, beforeBell: boolean, speech: Speech)
   return makerFor(`${leafPlace(leaf)} before`, speech).within('stance', from, until, full, short);
 }
 
+/** Rests between the repeats of a block share a place, and so may changes of stance: the second and later ones are numbered. */
+function namedOnce(all: readonly Candidate[]): Candidate[] {
+  const times = new Map<string, number>();
+  return all.map((candidate) => {
+    const time = (times.get(candidate.key) ?? 0) + 1;
+    times.set(candidate.key, time);
+    return time > 1 ? { ...candidate, key: `${candidate.key} #${time}` } : candidate;
+  });
+}
+
 /** A candidate with the coach's change of it: other words, a moment of its own. */
 function edited(candidate: Candidate, edit: CallEdit | undefined, speech: Speech): Candidate {
   if (!edit) return candidate;
@@ -72,7 +82,7 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
     });
   });
   const edits = new Map(options.edits.map((edit) => [edit.key, edit]));
-  const made = all.filter(({ kind }) => isSaid(kind, talk) && !quiet.includes(kind));
+  const made = namedOnce(all).filter(({ kind }) => isSaid(kind, talk) && !quiet.includes(kind));
   const muted = made.filter(({ key }) => edits.get(key)?.muted);
   return {
     candidates: made

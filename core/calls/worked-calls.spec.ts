@@ -1,0 +1,152 @@
+import { readTempoText } from '../formats/tempo-text/read';
+import { compile } from '../session/compile';
+import { readStored } from '../session/stored';
+import { candidatesOf } from './candidates';
+import { isSaid, callKinds, mainKinds, phraseKeys } from './kinds';
+import { importance, spokenLength } from './call';
+import { usualPhrases } from './phrasebook';
+import { sayCombination, sayStrikes, usualSpeech, worded } from './speech';
+import { callTrack } from './track';
+
+const track = (...lines: string[]) => callTrack(readTempoText(lines.join('\n')).sheet);
+const at = (calls: ReturnType<typeof track>['calls'], kind: string): string[] =>
+  calls.filter((call) => call.kind === kind).map((call) => `${call.at / 1000} ${call.say}`);
+
+describe('worked calls: combinations as they are said', () => {
+  // Trade page, sections 3 and 9: numbers for the six punches, "body" for the body, lead and rear for the rest.
+  const rows: readonly (readonly [string, string])[] = [
+    ['1', 'one'],
+    ['1 2', 'one, two'],
+    ['2 3b ro 4', 'two, three body, rear roll, four'],
+    ['1b 2b', 'one body, two body'],
+    ['5 6', 'five, six'],
+    ['sl 2', 'rear slip, two'],
+    ['sl-l 3', 'lead slip, three'],
+    ['bk', 'rear body kick'],
+    ['lbk', 'lead body kick'],
+    ['lk', 'rear low kick'],
+    ['tp', 'lead teep'],
+    ['swk', 'switch kick'],
+    ['rkn', 'rear knee'],
+    ['in+1', 'step in with one'],
+    ['(1 2)x3', 'one, two, 3 times'],
+    ['[1 / 2] 3', 'one, next time two, three'],
+    ['any 2-4', 'any 2 to 4'],
+    ['freestyle', 'freestyle'],
+    ['1 switch 2', 'one, switch, two'],
+    ['oh', 'overhand'],
+  ];
+  for (const [typed, said] of rows)
+    it(`${typed}: ${said}`, () => {
+      const read = readStored(typed);
+      if (!read.ok) throw new Error(read.fault.what);
+      expect(sayCombination(read.value)).toBe(said);
+    });
+
+  it('strike by strike each step has its own word', () => {
+    const read = readStored('in+1 2 [3 / 4]');
+    if (!read.ok) throw new Error('unread');
+    expect(sayStrikes(read.value, 0, usualSpeech)).toEqual(['one', 'two', 'three']);
+    expect(sayStrikes(read.value, 1, usualSpeech)).toEqual(['one', 'two', 'four']);
+  });
+});
+
+describe('worked calls: a round of three minutes', () => {
+  const { calls } = track('round 3:00: 1 2 3');
+
+  // Trade page, section 9: bells, the last ten seconds and 3-2-1, half way, one minute, thirty seconds.
+  it('rings at both ends and counts the last seconds', () => {
+    expect(at(calls, 'bell')).toEqual(['0 bell', '180 bell']);
+    expect(at(calls, 'count')).toEqual(['170 ten seconds', '177 three', '178 two', '179 one']);
+  });
+
+  it('tells the time where it still is one', () => {
+    const times = calls.filter(({ kind }) => kind === 'time');
+    expect(times.map(({ say }) => say)).toEqual(['half way', 'one minute left', 'thirty seconds left']);
+    [90_000, 120_000, 150_000].forEach((wished, index) => {
+      const late = (times[index]?.at ?? 0) - wished;
+      expect(late).toBeGreaterThanOrEqual(0);
+      expect(late).toBeLessThanOrEqual(4000);
+    });
+  });
+
+  it('reminds of technique late in it, and cheers before', () => {
+    const [focus] = calls.filter(({ kind }) => kind === 'focus');
+    expect(focus && focus.at >= 99_000 && focus.at + focus.ms <= 153_000).toBeTrue();
+    expect(calls.filter(({ kind }) => kind === 'cheer').length).toBe(1);
+  });
+});
+
+describe('worked calls: rests, efforts, stances', () => {
+  it('a rest of a minute has water, breathing, what comes next and the count', () => {
+    const { calls } = track('round 1:00: 1 2', 'rest 1:00', 'round 1:00: 2 3 2');
+    const rest = calls.filter((call) => call.at > 60_000 && call.at < 120_000);
+    expect(rest.map(({ kind }) => kind).sort()).toEqual(['breathing', 'count', 'count', 'count', 'preview', 'water']);
+    expect(rest.find(({ kind }) => kind === 'preview')?.say).toBe('Next, Round 2: two, three, two');
+  });
+
+  it('only the effort is said where the work stays the same', () => {
+    const { calls } = track('round 1:00', '0:30 easy: 1 2', '0:30 all-out: 1 2');
+    expect(at(calls, 'new').length).toBe(1);
+    expect(at(calls, 'effort')).toEqual(['30 all-out']);
+  });
+
+  it('a change of stance is called before it, by the plan as by a block', () => {
+    for (const text of [
+      ['stances: each round', 'round 1:00: 1 2', 'rest 0:30', 'round 1:00: 1 2'],
+      ['round 1:00: 1 2', 'rest 0:30', 'round 1:00 switch stance: 1 2'],
+    ]) {
+      const [stance] = track(...text).calls.filter(({ kind }) => kind === 'stance');
+      expect(stance && stance.at >= 78_000 && stance.at + stance.ms <= 90_000).toBeTrue();
+    }
+  });
+
+  it('inside a round it is called in the eight seconds before', () => {
+    const { calls } = track('stances: half round', 'round 2:00: 1 2');
+    const settle = compile(readTempoText('stances: half round\nround 2:00: 1 2').sheet).leaves[1];
+    const [stance] = calls.filter(({ kind }) => kind === 'stance');
+    const before = (settle?.at ?? 0) - (stance?.at ?? 0);
+    expect(before).toBeGreaterThan(0);
+    expect(before).toBeLessThanOrEqual(8000);
+  });
+});
+
+describe('worked calls: words and kinds', () => {
+  it('every wording of ours can be filled, and every kind has its worth in the trade’s order', () => {
+    const values = { seconds: 'x', minutes: 'x', round: 'x', combination: 'x', moves: 'x', effort: 'x' };
+    for (const key of phraseKeys) {
+      const { full, short } = worded(usualSpeech, key, values);
+      expect(full + (short ?? '')).not.toMatch(/[{}]/);
+      expect(usualPhrases[key].full.length).toBeGreaterThan(0);
+    }
+    const worth = callKinds.map((kind) => importance[kind]);
+    expect([...worth].sort((a, b) => b - a)).toEqual(worth);
+  });
+
+  it('talking less leaves out what is not needed to follow', () => {
+    expect(callKinds.filter((kind) => isSaid(kind, 'bells'))).toEqual(['bell', 'count']);
+    expect(callKinds.filter((kind) => isSaid(kind, 'main'))).toEqual([...mainKinds]);
+    expect(callKinds.every((kind) => isSaid(kind, 'all'))).toBeTrue();
+  });
+
+  // 165 words a minute: a word is 364 ms.
+  it('takes the time of its words', () => {
+    const rows: readonly (readonly [string, number])[] = [
+      ['one', 364],
+      ['one two', 727],
+      ['forty-five seconds left', 1455],
+      ['', 364],
+      ['— one —', 364],
+      ['one two three four five six', 2182],
+    ];
+    for (const [words, ms] of rows) expect(spokenLength(words)).withContext(words).toBe(ms);
+  });
+
+  it('names each candidate once', () => {
+    const { sheet } = readTempoText(
+      'round 2:00 x4 rest 0:30: 1 2\nrest open\nround 1:00\n  build ladder every 0:15: 1 2 3 2',
+    );
+    const keys = candidatesOf(compile(sheet)).candidates.map(({ key }) => key);
+    expect(new Set(keys).size).toBe(keys.length);
+  });
+});
