@@ -138,7 +138,7 @@ test('whoever comes back another day is offered the run that was broken off, and
   await note.getByRole('button', { name: 'Let it go' }).click();
   await expect(note).toBeHidden();
   await page.reload();
-  await expect(page.locator('.list li')).toHaveCount(4);
+  await expect(page.locator('.list li')).toHaveCount(5);
   await expect(note).toBeHidden();
 });
 

@@ -59,7 +59,7 @@ describe('the calls of a sheet', () => {
       TestBed.tick();
       return focus() !== null;
     });
-    document.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', ctrlKey: true }));
+    document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'z', ctrlKey: true, bubbles: true }));
     await until(() => {
       TestBed.tick();
       return focus() === null;
