@@ -59,3 +59,38 @@ test('the session comes out as sound and subtitles, made in a worker that can be
   expect(mp3[0] === 0xff && ((mp3[1] ?? 0) & 0xe0) === 0xe0).toBe(true);
   expect(readFileSync(await take(/WebVTT/), 'utf8').startsWith('WEBVTT')).toBe(true);
 });
+
+test('every clip lasts what its manifest says, and the gaps between clips are silent', async ({ page }) => {
+  await page.goto('/settings');
+  for (const voice of [0, 1]) {
+    const wrong = await page.evaluate(async (at) => {
+      interface Pack {
+        rate: number;
+        voices: { files: string[]; clips: Record<string, [number, number]> }[];
+      }
+      const pack = (await (await fetch('/voice/manifest.json')).json()) as Pack;
+      const { files, clips } = pack.voices[at] ?? { files: [], clips: {} };
+      const bytes = await (await fetch(`/voice/${files[0] ?? ''}`)).arrayBuffer();
+      const decoded = await new OfflineAudioContext(1, 1, pack.rate).decodeAudioData(bytes);
+      const samples = decoded.getChannelData(0);
+      const place = (ms: number): number => Math.round((ms / 1000) * pack.rate);
+      return Object.entries(clips).flatMap(([words, [from, ms]]) => {
+        const around = samples.subarray(Math.max(0, place(from - 25)), place(from + ms + 25));
+        const peak = around.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
+        const heard = (value: number): boolean => Math.abs(value) > peak / 100;
+        const length = ((around.findLastIndex(heard) - around.findIndex(heard)) / pack.rate) * 1000;
+        return peak < 0.05 || Math.abs(length - ms) > 45 ? [`${words}: ${Math.round(length)} for ${ms}`] : [];
+      });
+    }, voice);
+    expect(wrong).toEqual([]);
+  }
+});
+
+test('the call sheet prints a page for every ten minutes, on A4 and on Letter', async ({ page }) => {
+  await page.goto('/calls/demo-first-watch');
+  await expect(page.locator('[data-call]').first()).toBeVisible();
+  for (const format of ['A4', 'Letter']) {
+    const pdf = (await page.pdf({ format })).toString('latin1');
+    expect(pdf.match(/\/Type\s*\/Page[^s]/g)?.length, format).toBe(3);
+  }
+});

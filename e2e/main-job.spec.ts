@@ -100,6 +100,8 @@ test('by keyboard alone: build a sheet, run it, stop it, say how hard it was', a
   await page.getByRole('radio').first().focus();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Alt+2');
+  // Leaving by the address bar gives storage no time of its own.
+  await page.waitForTimeout(600);
   await page.goto('/log');
   await expect(page.locator('li', { hasText: 'New sheet' })).toContainText('effort 1');
   await expect(page.locator('li', { hasText: 'New sheet' })).toContainText('given up');

@@ -67,7 +67,7 @@ function turnPasses(
 
 /**
  * The rotation of a sheet: one turn for each work round on the lanes, groups as even as can be, one for each kind unless
- * there are fewer people. Null where the sheet has fewer than two lanes.
+ * the sheet says another number or there are fewer people. Null where the sheet has fewer than two lanes.
  * @example rotationBoard(sheet)?.turns[0].stations[0].bag // "heavy"
  */
 export function rotationBoard(sheet: Sheet, timeline: Timeline = compile(sheet)): Board | null {
@@ -75,9 +75,10 @@ export function rotationBoard(sheet: Sheet, timeline: Timeline = compile(sheet))
   if (lanes.length < 2) return null;
   const kinds = lanes.map(({ bag }) => bag);
   const people = sheet.class.people ?? 0;
-  const count = people > 0 ? Math.min(people, kinds.length) : kinds.length;
+  const wished = sheet.groups ?? kinds.length;
+  const count = people > 0 ? Math.min(people, wished) : wished;
   const groups = groupSizes(people, count);
-  const { turns: rows } = rotate(count, kinds);
+  const { turns: rows, sharing } = rotate(count, kinds);
   const met = groups.map(() => new Set<string>());
   const turns = turnPasses(sheet, timeline).map(({ pass, changeOver }, at): Turn => {
     const row = rows[at % rows.length] ?? [];
@@ -96,7 +97,8 @@ export function rotationBoard(sheet: Sheet, timeline: Timeline = compile(sheet))
       changeOver,
     };
   });
-  const largest = groups[0] ?? 0;
+  // Groups that share a kind need the places of all of them.
+  const largest = (groups[0] ?? 0) * sharing;
   return {
     groups,
     kinds,

@@ -109,6 +109,20 @@ describe('the rotation board', () => {
     expect(kinds(sheetOf('lane: "Bench", 2 places\nround 1:00: 1 2'))).toContain('unknown bag');
   });
 
+  it('takes any number of groups; those that share a kind need the places of all', () => {
+    const six = rotationBoard({ ...threeRounds, groups: 6, class: { people: 12 } });
+    expect(six?.groups).toEqual([2, 2, 2, 2, 2, 2]);
+    for (const { stations } of six?.turns ?? [])
+      for (const kind of six?.kinds ?? []) expect(stations.filter(({ bag }) => bag === kind).length).toBe(2);
+    expect(six?.missed).toEqual([]);
+    expect(six?.crowded.map(({ bag, people, places }) => `${bag} ${people} ${places}`)).toEqual([
+      'heavy 4 3',
+      'double-end 4 3',
+    ]);
+    expect(rotationBoard({ ...threeRounds, groups: 2 })?.turns[0]?.stations.length).toBe(2);
+    expect(readTempoText('groups: many').faults.length).toBe(1);
+  });
+
   it('parts people evenly into any number of groups, never into more than there are people', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 9 }), (people, groups) => {

@@ -188,6 +188,7 @@ const head: fc.Arbitrary<object> = merged(
     'changeOverMs',
     fc.integer({ min: 0, max: 600 }).map((count) => count * 1000),
   ),
+  maybe('groups', fc.integer({ min: 1, max: 100 })),
   maybe(
     'stances',
     fc.record({

@@ -148,6 +148,7 @@ const plainSheet = z.strictObject({
     .default({}),
   ownBags: z.array(ownBagSchema).max(20).optional().describe('kinds of bag of the coach’s own that the lanes name'),
   lanes: z.array(lane).max(12).optional().describe('kinds of bag that are there; groups rotate through them'),
+  groups: z.int().min(1).max(100).optional().describe('groups that rotate; one for each lane unless told'),
   changeOverMs: z.int().min(0).max(600_000).optional().describe('time a group needs to change lanes; 20 s unless told'),
   stances: stancesSchema.optional().describe('when the class changes over; without it the blocks say so themselves'),
   calls: sheetCallsSchema.optional().describe('what is said, in whose words'),

@@ -28,7 +28,7 @@ import { CallForm } from './call-form';
 import { CallRuler } from './call-ruler';
 import { CallSheet } from './call-sheet';
 import { Listener } from './listener';
-import { WordingsForm } from './wordings-form';
+import { WordingsForm } from '../../parts/wordings-form';
 
 /** The script of a sheet: what is said when, what is not, in whose words; to be changed, heard and taken out as a file. */
 @Component({

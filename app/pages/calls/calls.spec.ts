@@ -8,7 +8,7 @@ import { CallForm } from './call-form';
 import { CallRuler } from './call-ruler';
 import { CallSheet } from './call-sheet';
 import { CallsPage } from './calls-page';
-import { WordingsForm } from './wordings-form';
+import { WordingsForm } from '../../parts/wordings-form';
 
 const host = (fixture: ComponentFixture<unknown>): HTMLElement => fixture.nativeElement as HTMLElement;
 const sheetOf = (...lines: string[]): Sheet => ({ ...readTempoText(lines.join('\n')).sheet, id: 'calls' });

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { WordingsForm } from '../../parts/wordings-form';
 import { OwnNumbers } from './own-numbers';
 import { SettingsService, type Settings } from '../../services/settings.service';
 
@@ -17,7 +18,7 @@ interface Group {
 /** How the product looks and sounds; every choice is kept at once. */
 @Component({
   selector: 'kt-settings-page',
-  imports: [OwnNumbers],
+  imports: [OwnNumbers, WordingsForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',

@@ -86,6 +86,11 @@ export class LanesPanel {
     this.patch(bag, { access: access === 'all round' ? undefined : access });
   }
 
+  protected changeGroups(event: Event): void {
+    const groups = Math.round(Number((event.target as HTMLInputElement).value));
+    if (groups >= 1 && groups <= 100) this.changed.emit({ groups });
+  }
+
   protected changeOver(event: Event): void {
     const seconds = Number((event.target as HTMLInputElement).value);
     if (seconds >= 0 && seconds <= 600) this.changed.emit({ changeOverMs: Math.round(seconds * 1000) });

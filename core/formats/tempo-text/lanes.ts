@@ -12,6 +12,7 @@ export interface LaneHead {
   lanes?: SheetLane[];
   ownBags?: OwnBag[];
   changeOverMs?: number;
+  groups?: number;
 }
 
 /** Takes the name of a kind: a built-in one, or one in quotes. */
@@ -89,12 +90,16 @@ function readOwnBag(scan: Scan, head: LaneHead): void {
 
 /** Reads `lane: …`, `own bag: …` or `lane change: 0:20`; false where the line is none of them. */
 export function readLaneLine(scan: Scan, head: LaneHead): boolean {
-  const found = take(scan, /(lane change|lane|own bag)\s*:/);
+  const found = take(scan, /(lane change|lane|own bag|groups)\s*:/);
   if (!found) return false;
   const key = (found[1] ?? '').toLowerCase();
   if (key === 'lane') readLane(scan, head);
   else if (key === 'own bag') readOwnBag(scan, head);
-  else {
+  else if (key === 'groups') {
+    const count = /^\d{1,3}$/.test(rest(scan).trim()) ? Number(rest(scan).trim()) : 0;
+    if (count < 1 || count > 100) refuse(scan, scan.at, 'this is no number of groups', 'write groups: 4');
+    else head.groups = count;
+  } else {
     const ms = readTime(rest(scan).trim());
     if (ms === null || ms > 600_000)
       refuse(scan, scan.at, 'this is no time to change lanes', 'write lane change: 0:20');
@@ -115,7 +120,7 @@ function ownBagLine(bag: OwnBag): string {
 }
 
 /** The lines of a sheet's own kinds and lanes, as the reader takes them. */
-export function laneLines({ lanes, ownBags, changeOverMs }: Pick<Sheet, keyof LaneHead>): string[] {
+export function laneLines({ lanes, ownBags, changeOverMs, groups }: Pick<Sheet, keyof LaneHead>): string[] {
   return [
     ...(ownBags ?? []).map(ownBagLine),
     ...(lanes ?? []).map(({ bag, places, access, lowKicks }) =>
@@ -126,6 +131,7 @@ export function laneLines({ lanes, ownBags, changeOverMs }: Pick<Sheet, keyof La
         ...(lowKicks === false ? ['no low kicks'] : []),
       ].join(', '),
     ),
+    ...(groups === undefined ? [] : [`groups: ${groups}`]),
     ...(changeOverMs === undefined ? [] : [`lane change: ${exactClock(changeOverMs)}`]),
   ];
 }

@@ -1,12 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import {
-  phraseKeys,
-  usualCheers,
-  usualFocuses,
-  usualPhrases,
-  type PhraseKey,
-  type Wordings,
-} from '../../../core/index';
+import { phraseKeys, usualCheers, usualFocuses, usualPhrases, type PhraseKey, type Wordings } from '../../core/index';
 
 /** The phrasebook: every wording in full and short, technique focuses, praise. */
 @Component({
@@ -67,7 +60,33 @@ import {
       Strikes by their names, not numbers</label
     >
   `,
-  styleUrl: './calls-page.scss',
+  styles: `
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.4rem 0.7rem;
+      margin: 0.3rem 0;
+    }
+    label {
+      display: grid;
+      flex: 1 1 8rem;
+      gap: 0.1rem;
+      color: var(--ink-soft);
+      font-size: 0.82rem;
+    }
+    .wide {
+      margin: 0.4rem 0;
+    }
+    input,
+    textarea {
+      color: var(--ink);
+    }
+    .tick {
+      display: inline-flex;
+      align-items: center;
+      min-height: 34px;
+    }
+  `,
 })
 export class WordingsForm {
   readonly wordings = input.required<Wordings>();
