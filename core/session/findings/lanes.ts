@@ -13,7 +13,7 @@ import type { Checked, Finding, Place } from './finding';
 /** Combinations that the bag they are done on does not take, where there are no lanes to adapt them. */
 function bagFindings({ sheet }: Checked, places: readonly Place[], schools: Schools): Finding[] {
   return places.flatMap(({ block, name }): Finding[] => {
-    if (block.kind !== 'round' || (isOnLanes(block) && (sheet.lanes ?? []).length > 0)) return [];
+    if (block.kind !== 'round' || (isOnLanes(block) && lanesOf(sheet).length > 0)) return [];
     const bag = block.bag ?? sheet.bag;
     const lane = { bag, nature: natureOf(bag), places: 0, conditions: { level: sheet.class.level, schools } };
     return block.pieces.flatMap((piece): Finding[] => {
