@@ -72,6 +72,7 @@ export {
   type Wording,
   type Wordings,
 } from './calls/phrasebook';
+export * from './calls/say-combination';
 export * from './calls/speech';
 export * from './calls/options';
 export * from './stances/schema';

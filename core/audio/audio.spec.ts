@@ -50,15 +50,15 @@ describe('words from clips', () => {
     expect(lengthIn(voice)('one')).toBe(300);
   });
 
-  it('cuts a strike short where the next one begins', () => {
+  it('cuts a strike short where the next one begins, and the last one where the call ends', () => {
     const parts = [
       { at: 0, say: 'three body' },
       { at: 250, say: 'two' },
     ];
-    const { clips } = clipsOfCall({ say: '', parts }, voice);
+    const { clips } = clipsOfCall({ say: '', ms: 450, parts }, voice);
     expect(clips.map(({ at, ms }) => [at, ms])).toEqual([
       [0, 250],
-      [250, 300],
+      [250, 200],
     ]);
   });
 });

@@ -98,13 +98,16 @@ export function lengthIn(voice: Voice): (words: string) => Milliseconds {
   };
 }
 
-/** The clips of a call from its beginning; parts keep their own time and are cut where the next begins. */
-export function clipsOfCall(call: { readonly say: string; readonly parts?: readonly Part[] }, voice: Voice): Spoken {
+/** The clips of a call from its beginning; parts keep their own time and are cut where the next begins, the last where the call ends. */
+export function clipsOfCall(
+  call: { readonly say: string; readonly ms: Milliseconds; readonly parts?: readonly Part[] },
+  voice: Voice,
+): Spoken {
   if (!call.parts) return assemble(call.say, voice);
   const spoken = call.parts.map((part) => ({ part, said: assemble(part.say, voice) }));
   const missing = spoken.flatMap(({ said }) => said.missing);
   const clips = spoken.flatMap(({ part, said }, index) => {
-    const next = call.parts?.[index + 1]?.at ?? Infinity;
+    const next = call.parts?.[index + 1]?.at ?? call.ms;
     return said.clips.flatMap((clip) => {
       const at = part.at + clip.at;
       return at >= next ? [] : [{ ...clip, at, ms: Math.min(clip.ms, next - at) }];

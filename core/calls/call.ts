@@ -51,8 +51,11 @@ export interface Candidate {
   readonly from: SessionTime;
   /** … and has ended by then. */
   readonly until: SessionTime;
-  /** Locked by the coach at its moment. */
+  /** Locked by the coach at its moment … */
   readonly locked?: true;
+  /** … which lies in this window. */
+  readonly opens?: SessionTime;
+  readonly closes?: SessionTime;
 }
 
 /** Something that is said. */
@@ -64,6 +67,9 @@ export interface Call {
   readonly form: 'full' | 'short';
   readonly ms: Milliseconds;
   readonly parts?: readonly Part[];
+  /** Its window: it may be moved inside, and not at all where it is as long as the call. */
+  readonly opens: SessionTime;
+  readonly closes: SessionTime;
 }
 
 /** Something that is not said, and why. */

@@ -3,11 +3,12 @@ import { passesOf } from '../session/passes';
 import type { Milliseconds, SessionTime } from '../units';
 import { leastGap, type Call, type Candidate, type Dropped } from './call';
 import { makerFor } from './candidate';
+import type { FocusTrail } from './focus';
 import type { CallKind } from './kinds';
 import { isSaid } from './kinds';
 import { leafCalls, leafPlace } from './leaf-calls';
 import { usualOptions, type CallOptions } from './options';
-import { breakCalls, countFrom, endBell, isRound, restCalls, roundCalls } from './pass-calls';
+import { breakCalls, endBell, isRound, restCalls, roundCalls } from './pass-calls';
 import type { CallEdit } from './phrasebook';
 import { phrases, worded, type Speech } from './speech';
 
@@ -22,7 +23,7 @@ export interface CallPlan {
 const stanceLead: Milliseconds = 8000;
 
 /** The call before a change of stance, ended by the time it happens. */
-function stanceCall(leaf: Leaf, last: Leaf, beforeBell: boolean, speech: Speech): Candidate {
+function stanceCall(leaf: Leaf, last: Leaf, beforeBell: boolean, { speech, countFrom }: CallOptions): Candidate {
   const until = leaf.at - (beforeBell ? countFrom * 1000 + 500 : 0);
   const { full, short } = worded(speech, 'switch stance');
   const from = Math.min(until, Math.max(last.at, until - stanceLead));
@@ -39,6 +40,35 @@ function namedOnce(all: readonly Candidate[]): Candidate[] {
   });
 }
 
+/** Nothing but the count is said in the last second before a bell (trade page, section 9). */
+const quietBeforeBell: Milliseconds = 1000;
+
+/** The candidates with windows that end a second before the next bell; what has its one moment there is not said. */
+function clearOfBells(all: readonly Candidate[]): Candidate[] {
+  const bells = all
+    .filter(({ kind }) => kind === 'bell')
+    .map(({ from }) => from)
+    .sort((a, b) => a - b);
+  return all.map((candidate) => {
+    if (candidate.kind === 'bell' || candidate.kind === 'count') return candidate;
+    const bell = bells[firstAfter(bells, candidate.from)];
+    return bell === undefined || candidate.until <= bell - quietBeforeBell
+      ? candidate
+      : { ...candidate, until: bell - quietBeforeBell };
+  });
+}
+
+/** Place of the first moment after another, in order; the length where there is none. */
+function firstAfter(moments: readonly SessionTime[], at: SessionTime): number {
+  let [low, high] = [0, moments.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((moments[middle] ?? 0) > at) high = middle;
+    else low = middle + 1;
+  }
+  return low;
+}
+
 /** A candidate with the coach's change of it: other words, a moment of its own. */
 function edited(candidate: Candidate, edit: CallEdit | undefined, speech: Speech): Candidate {
   if (!edit) return candidate;
@@ -46,7 +76,7 @@ function edited(candidate: Candidate, edit: CallEdit | undefined, speech: Speech
   if (edit.atMs === undefined) return said;
   const longest = Math.max(...said.phrases.map(({ ms }) => ms));
   const at = Math.max(said.from, Math.min(said.from + edit.atMs, said.until - longest));
-  return { ...said, from: at, until: at + longest, locked: true };
+  return { ...said, from: at, until: at + longest, opens: said.from, closes: said.until, locked: true };
 }
 
 /**
@@ -59,15 +89,17 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
   const passes = passesOf(timeline);
   const all: Candidate[] = [];
   const breaks: { at: SessionTime; calls: Call[] }[] = [];
-  const said: string[] = [];
+  const trail: FocusTrail = new Map();
   let rounds = 0;
+  /** How the class stood when it last worked; in a rest it only waits. */
+  let stood = false;
   passes.forEach((pass, index) => {
     const [before, next] = [passes[index - 1], passes[index + 1]];
     if (pass.open) {
-      breaks.push({ at: pass.at, calls: breakCalls(pass, isRound(before), next, options) });
+      breaks.push({ at: pass.at, calls: breakCalls(pass, isRound(before), next, stood, options) });
       return;
     }
-    if (isRound(pass)) all.push(...roundCalls(pass, said, (rounds += 1), options));
+    if (isRound(pass)) all.push(...roundCalls(pass, trail, (rounds += 1), options));
     // One bell serves both rounds; before an open break it stands among what is said there.
     if (isRound(pass) && !isRound(next) && !next?.open) all.push(endBell(pass, options));
     if (pass.leaves[0]?.kind === 'rest') {
@@ -76,13 +108,16 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
     }
     pass.leaves.forEach((leaf, at) => {
       const last = pass.leaves[at - 1] ?? before?.leaves.at(-1);
-      all.push(...leafCalls(leaf, last, pass.end, options));
-      const changes = last && (last.mirrored !== leaf.mirrored || leaf.doing === 'change-over');
-      if (changes && last.doing !== 'change-over') all.push(stanceCall(leaf, last, at === 0 && isRound(pass), speech));
+      all.push(...leafCalls(leaf, last, options));
+      const changes = leaf.mirrored !== stood || leaf.doing === 'change-over';
+      stood = leaf.mirrored;
+      // Before what follows an open break it is said in the break.
+      if (changes && last && !last.open && last.doing !== 'change-over')
+        all.push(stanceCall(leaf, last, at === 0 && isRound(pass), options));
     });
   });
   const edits = new Map(options.edits.map((edit) => [edit.key, edit]));
-  const made = namedOnce(all).filter(({ kind }) => isSaid(kind, talk) && !quiet.includes(kind));
+  const made = clearOfBells(namedOnce(all)).filter(({ kind }) => isSaid(kind, talk) && !quiet.includes(kind));
   const muted = made.filter(({ key }) => edits.get(key)?.muted);
   return {
     candidates: made
@@ -110,6 +145,6 @@ export function restNeeds(timeline: Timeline, options: CallOptions = usualOption
       ({ kind }) => kind !== 'count' && !options.quiet.includes(kind) && isSaid(kind, options.talk),
     );
     const words = said.reduce((sum, { phrases: [full] }) => sum + (full?.ms ?? 0) + leastGap, 0);
-    return [{ leaf, needs: words + 1000 + countFrom * 1000 + 500, what: said.map(({ kind }) => kind) }];
+    return [{ leaf, needs: words + 1000 + options.countFrom * 1000 + 500, what: said.map(({ kind }) => kind) }];
   });
 }

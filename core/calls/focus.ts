@@ -1,21 +1,41 @@
 import { countByMove } from '../tally/counts';
 import type { Leaf } from '../session/compile';
+import type { Milliseconds, SessionTime } from '../units';
 import type { Focus } from './phrasebook';
 
+/** A technique focus is not said again before this long is over (house value). */
+export const focusAgain: Milliseconds = 360_000;
+
+/** Focuses by their words, with the moment each was last wished for. */
+export type FocusTrail = Map<string, SessionTime>;
+
+/** Whether a focus belongs to what is struck and what is struck at. A word fits a move whose name holds it. */
+function fits({ moves, bags }: Focus, names: readonly string[], on: readonly string[]): boolean {
+  return (
+    (moves.length === 0 || moves.some((move) => names.some((name) => name.includes(move)))) &&
+    (!bags || bags.length === 0 || bags.some((bag) => on.includes(bag)))
+  );
+}
+
 /**
- * A technique focus for the strikes of a round, the one that was said longest ago. `said` lists what was said before, the
- * last one last.
+ * A technique focus for the strikes and bags of a round, the one that was said longest ago; null where nothing is struck
+ * or all that would fit was said a short while ago.
  */
-export function focusFor(leaves: readonly Leaf[], said: readonly string[], focuses: readonly Focus[]): string | null {
+export function focusFor(
+  leaves: readonly Leaf[],
+  on: readonly string[],
+  focuses: readonly Focus[],
+  trail: FocusTrail,
+  at: SessionTime,
+): string | null {
   const names = leaves.flatMap((leaf) => (leaf.combination ? Object.keys(countByMove(leaf.combination)) : []));
   if (names.length === 0) return null;
-  const fitting = focuses.filter(
-    ({ moves }) => moves.length === 0 || moves.some((move) => names.some((name) => name.includes(move))),
-  );
-  return (
-    fitting.reduce<{ words: string; ago: number } | null>((best, { words }) => {
-      const ago = said.includes(words) ? said.lastIndexOf(words) : -1;
-      return best === null || ago < best.ago ? { words, ago } : best;
-    }, null)?.words ?? null
-  );
+  let best: { readonly words: string; readonly last: SessionTime } | null = null;
+  for (const focus of focuses) {
+    const last = trail.get(focus.words) ?? -Infinity;
+    if (at - last >= focusAgain && last < (best?.last ?? Infinity) && fits(focus, names, on))
+      best = { words: focus.words, last };
+  }
+  if (best) trail.set(best.words, at);
+  return best?.words ?? null;
 }

@@ -69,3 +69,14 @@ export const phraseKeys = [
   'stop',
 ] as const;
 export type PhraseKey = (typeof phraseKeys)[number];
+
+/** Said at their one moment or while the clock stands, or a short form themselves: they have no shorter way. */
+export const onlyInFull: readonly PhraseKey[] = [
+  'water',
+  'ten seconds',
+  'add',
+  'effort',
+  'open break',
+  'get ready',
+  'stop',
+];

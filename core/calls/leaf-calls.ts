@@ -1,19 +1,23 @@
 import { onsets } from '../mechanics/study';
 import { studyOf } from '../mechanics/study-of';
-import { unfold } from '../mechanics/steps';
+import type { Combination } from '../notation/combination';
 import type { Leaf } from '../session/compile';
 import { sayEffort } from '../session/effort';
-import type { Milliseconds, SessionTime } from '../units';
-import type { Candidate, Part, Phrase } from './call';
+import type { Milliseconds } from '../units';
+import { leastGap, type Candidate, type Part, type Phrase } from './call';
 import { makerFor, type Maker } from './candidate';
+import type { CallKind } from './kinds';
 import type { CallOptions } from './options';
+import type { Wording } from './phrasebook';
 import { callFor, earlyMoves, innerCalls } from './say';
-import { sayCombination, sayStrikes, worded, type Speech } from './speech';
+import { sayCombination, sayStrikes } from './say-combination';
+import { worded, type Speech } from './speech';
 
 /** A new combination is still worth naming for this long after it began (house value). */
 const newFor: Milliseconds = 8000;
-/** Nothing but the count is said in the last second before a bell (trade page, section 9). */
-const quietBeforeBell: Milliseconds = 1000;
+/** A change of effort, and one of hitter and holder, is worth saying for this long (house values). */
+const effortFor: Milliseconds = 5000;
+const holdersFor: Milliseconds = 4000;
 /** A stage this long is reminded of its early part (house value). */
 const longStage: Milliseconds = 15_000;
 /** The coach's own call may be this late (house value). */
@@ -25,62 +29,88 @@ export function leafPlace(leaf: Leaf): string {
   return [blockId, pieceId ?? '', round ?? '', stage?.number ?? '', half].join('/');
 }
 
-/** The new moves of a stage alone, for when there is no time for the whole. */
-function newMoves(leaf: Leaf, speech: Speech): string | undefined {
-  if (!leaf.combination) return undefined;
-  if (!leaf.stage || leaf.stage.number === 1 || leaf.added.length === 0)
-    return sayCombination(leaf.combination, speech);
-  const listed = unfold(leaf.combination).flatMap((step) => step.content);
-  const moves = sayCombination({ items: leaf.added.flatMap((place) => listed[place] ?? []) }, speech);
-  return worded(speech, 'add', { moves }).full;
+/** Repetitions with less than the least gap between them are called in lines about this long (house value). */
+const lineMs: Milliseconds = 4000;
+/** What is left of a word has to last this long to be heard (house value; the shortest clip of a number is 0.25 s). */
+const shortestWord: Milliseconds = 120;
+
+/** A repetition with its words, from the leaf's beginning. */
+interface Called {
+  readonly at: Milliseconds;
+  readonly end: Milliseconds;
+  readonly parts: readonly Part[];
 }
 
-/**
- * Each strike called on the combination's own time grid, one call a repetition: what is said for a step stops where the
- * next one begins.
- */
-function strikeCalls(leaf: Leaf, make: Maker, speech: Speech): Candidate[] {
-  if (leaf.voice !== 'strikes' || !leaf.combination) return [];
-  const study = studyOf(leaf.combination, 'orthodox', leaf.nonStop, leaf.otherStance);
-  const out: Candidate[] = [];
-  let at = leaf.at;
-  for (let turn = 0; at < leaf.at + leaf.ms; turn += 1) {
-    const repetition = study.turns[turn % study.turns.length];
+/** The whole repetitions of a leaf, each strike on the combination's own time. */
+function calledRepetitions(leaf: Leaf, combination: Combination, speech: Speech): Called[] {
+  const { turns } = studyOf(combination, 'orthodox', leaf.nonStop, leaf.otherStance);
+  const out: Called[] = [];
+  let at = 0;
+  for (let turn = 0; at < leaf.ms; turn += 1) {
+    const repetition = turns[turn % turns.length];
     if (!repetition || repetition.ms === 0) break;
-    const length = repetition.ms / leaf.pace;
-    if (at + length > leaf.at + leaf.ms + 1) break;
-    const words = sayStrikes(leaf.combination, turn % study.turns.length, speech);
-    const parts = onsets(repetition).map((onset, index): Part => ({
-      at: Math.round(onset / leaf.pace),
+    const end = at + repetition.ms / leaf.pace;
+    if (end > leaf.ms + 1) break;
+    const words = sayStrikes(combination, turn % turns.length, speech);
+    const begin = at;
+    const parts = onsets(repetition).map((onset, index) => ({
+      at: begin + onset / leaf.pace,
       say: words[index] ?? '',
     }));
-    const phrase: Phrase = { form: 'full', say: words.join(', '), ms: Math.round(length), parts };
-    out.push(make.phrased('strikes', Math.round(at), phrase));
-    at += length + leaf.gapMs;
+    out.push({ at, end, parts });
+    at = end + leaf.gapMs;
   }
   return out;
 }
 
-/** Everything that would be good to say in a leaf; `end` is the end of its pass. */
-export function leafCalls(leaf: Leaf, before: Leaf | undefined, end: SessionTime, options: CallOptions): Candidate[] {
+/** Repetitions in lines: each its own where there is a breath between them, else as many as make a line. */
+function linesOf(repetitions: readonly Called[], gapMs: Milliseconds): Called[][] {
+  if (gapMs >= leastGap) return repetitions.map((each) => [each]);
+  const lines: Called[][] = [];
+  for (const repetition of repetitions) {
+    const line = lines.at(-1);
+    if (line && repetition.end - (line[0]?.at ?? 0) <= lineMs) line.push(repetition);
+    else lines.push([repetition]);
+  }
+  return lines;
+}
+
+/**
+ * Each strike called on the combination's own time grid. What is said for a step stops where the next one begins; a line
+ * stops early enough for the least gap before the next one, so non-stop work has a silent strike now and then.
+ */
+function strikeCalls(leaf: Leaf, make: Maker, speech: Speech): Candidate[] {
+  if (leaf.voice !== 'strikes' || !leaf.combination) return [];
+  return linesOf(calledRepetitions(leaf, leaf.combination, speech), leaf.gapMs).map((line) => {
+    const begin = Math.round(line[0]?.at ?? 0);
+    const end = Math.floor((line.at(-1)?.end ?? 0) - Math.max(0, leastGap - leaf.gapMs));
+    const parts = line
+      .flatMap((repetition) => repetition.parts)
+      .filter(({ at }) => end - at >= shortestWord)
+      .map(({ at, say }): Part => ({ at: Math.round(at) - begin, say }));
+    const phrase: Phrase = { form: 'full', say: parts.map(({ say }) => say).join(', '), ms: end - begin, parts };
+    return make.phrased('strikes', leaf.at + begin, phrase);
+  });
+}
+
+/** Everything that would be good to say in a leaf, with what was done before it. */
+export function leafCalls(leaf: Leaf, before: Leaf | undefined, options: CallOptions): Candidate[] {
   const { speech } = options;
   const make = makerFor(leafPlace(leaf), speech);
-  const close = Math.min(leaf.at + leaf.ms, end - quietBeforeBell);
   const out: Candidate[] = [];
+  const within = (kind: CallKind, from: Milliseconds, until: Milliseconds, { full, short }: Wording): void => {
+    out.push(make.within(kind, leaf.at + from, leaf.at + Math.min(leaf.ms, until), full, short));
+  };
   const sameWork =
     before?.blockId === leaf.blockId &&
     before.combination === leaf.combination &&
     before.doing === leaf.doing &&
     leaf.combination !== null;
   if (!sameWork && leaf.doing !== 'unplanned' && leaf.doing !== 'change-over')
-    out.push(
-      make.within('new', leaf.at, Math.min(close, leaf.at + newFor), callFor(leaf, speech), newMoves(leaf, speech)),
-    );
+    within('new', 0, newFor, callFor(leaf, speech));
   else if (before && sameWork && before.effort !== leaf.effort) {
     const effort = sayEffort(leaf.effort).replace('%', 'per cent');
-    out.push(
-      make.within('effort', leaf.at, Math.min(close, leaf.at + 5000), worded(speech, 'effort', { effort }).full),
-    );
+    within('effort', 0, effortFor, worded(speech, 'effort', { effort }));
   }
   for (const { at, words, own } of innerCalls(leaf)) {
     const until = Math.min(leaf.at + leaf.ms, leaf.at + at + Math.max(ownSlack, words.length * 90));
@@ -89,12 +119,11 @@ export function leafCalls(leaf: Leaf, before: Leaf | undefined, end: SessionTime
   out.push(...strikeCalls(leaf, make, speech));
   const early = earlyMoves(leaf);
   if (early && leaf.ms >= longStage) {
-    const { full, short } = worded(speech, 'keep', { moves: sayCombination(early, speech) });
-    out.push(make.within('reminder', leaf.at + leaf.ms * 0.4, Math.min(close, leaf.at + leaf.ms * 0.8), full, short));
+    const wording = worded(speech, 'keep', { moves: sayCombination(early, speech) });
+    within('reminder', leaf.ms * 0.4, leaf.ms * 0.8, wording);
   }
   if (options.onPads && leaf.block === 'round' && leaf.combination && leaf.ms >= 2 * newFor) {
-    const { full, short } = worded(speech, 'change holders');
-    out.push(make.within('lanes', leaf.at + leaf.ms / 2, Math.min(close, leaf.at + leaf.ms / 2 + 4000), full, short));
+    within('lanes', leaf.ms / 2, leaf.ms / 2 + holdersFor, worded(speech, 'change holders'));
   }
   return out;
 }

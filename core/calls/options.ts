@@ -1,5 +1,6 @@
 import type { CallEdit } from './phrasebook';
 import type { CallKind, Talk } from './kinds';
+import type { CountFrom } from '../run/cues';
 import { usualSpeech, type Speech } from './speech';
 
 /** What a script is made by, beside the timeline. */
@@ -9,6 +10,10 @@ export interface CallOptions {
   /** Kinds that are left out. */
   readonly quiet: readonly CallKind[];
   readonly edits: readonly CallEdit[];
+  /** From which second the last ones are counted. */
+  readonly countFrom: CountFrom;
+  /** The kinds of bag that a block is done on. */
+  readonly bagsOf: (blockId: string) => readonly string[];
   /** Rounds before which groups change lanes. */
   readonly laneChanges: ReadonlySet<number>;
   /** Somebody is on pads, so hitter and holder change over at half of a piece. */
@@ -20,6 +25,8 @@ export const usualOptions: CallOptions = {
   talk: 'all',
   quiet: [],
   edits: [],
+  countFrom: 3,
+  bagsOf: () => [],
   laneChanges: new Set(),
   onPads: false,
 };

@@ -4,7 +4,9 @@ import type { Leaf } from '../session/compile';
 import { sayEffort } from '../session/effort';
 import type { Milliseconds } from '../units';
 import { numberWord } from './number-words';
-import { sayCombination, usualSpeech, worded, type Speech } from './speech';
+import { sayCombination } from './say-combination';
+import type { Wording } from './phrasebook';
+import { usualSpeech, worded, type Speech } from './speech';
 
 const capital = (words: string): string => words.replace(/^./, (letter) => letter.toUpperCase());
 
@@ -15,22 +17,29 @@ function effortWords(leaf: Leaf, speech: Speech): string {
   return ` ${capital(worded(speech, 'effort', { effort }).full)}.`;
 }
 
-/** What is called when a leaf begins, short enough to be said in a breath. */
-export function callFor(leaf: Leaf, speech: Speech = usualSpeech): string {
-  if (leaf.open) return worded(speech, 'open break').full;
-  if (leaf.kind === 'rest') return leaf.words ? `Rest. ${leaf.words}.` : worded(speech, 'water').full;
-  if (leaf.doing === 'own-time') return worded(speech, 'own time').full;
-  if (leaf.doing === 'change-over') return `${worded(speech, 'switch stance').full}.`;
-  if (leaf.drill) return worded(speech, `${leaf.drill} drill`).full;
+/** The new moves of a stage alone, for when there is no time for the whole; the whole without its words where all of it is new. */
+function newMoves(leaf: Leaf, combination: Combination, speech: Speech): string {
+  if (!leaf.stage || leaf.stage.number === 1 || leaf.added.length === 0) return sayCombination(combination, speech);
+  const listed = unfold(combination).flatMap((step) => step.content);
+  const moves = sayCombination({ items: leaf.added.flatMap((place) => listed[place] ?? []) }, speech);
+  return worded(speech, 'add', { moves }).full;
+}
+
+/** What is called when a leaf begins, in a breath where it can be, and a shorter way where there is one. */
+export function callFor(leaf: Leaf, speech: Speech = usualSpeech): Wording {
+  if (leaf.open) return worded(speech, 'open break');
+  if (leaf.kind === 'rest') return leaf.words ? { full: `Rest. ${leaf.words}.` } : worded(speech, 'water');
+  if (leaf.doing === 'own-time') return worded(speech, 'own time');
+  if (leaf.doing === 'change-over') return { full: `${worded(speech, 'switch stance').full}.` };
+  if (leaf.drill) return worded(speech, `${leaf.drill} drill`);
   const effort = effortWords(leaf, speech);
   if (leaf.doing === 'combination' && leaf.combination) {
-    const said = sayCombination(leaf.combination, speech);
+    const combination = sayCombination(leaf.combination, speech);
     const words = leaf.words ? `${leaf.words}: ` : '';
-    const whole = leaf.stage && leaf.stage.number > 1 ? worded(speech, 'add on', { combination: said }).full : said;
-    return capital(`${words}${whole}.${effort}`);
+    const whole = leaf.stage && leaf.stage.number > 1 ? worded(speech, 'add on', { combination }).full : combination;
+    return { full: capital(`${words}${whole}.${effort}`), short: newMoves(leaf, leaf.combination, speech) };
   }
-  if (leaf.words) return `${leaf.words}.${effort}`;
-  return `${leaf.label}.`;
+  return { full: leaf.words ? `${leaf.words}.${effort}` : `${leaf.label}.` };
 }
 
 /** A call inside a leaf: of its drill, or of the coach's own. */

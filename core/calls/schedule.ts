@@ -142,21 +142,55 @@ function shifted(schedule: Schedule, by: SessionTime): Schedule {
   if (by === 0) return schedule;
   return {
     ...schedule,
-    calls: schedule.calls.map((call) => ({ ...call, at: call.at + by })),
+    calls: schedule.calls.map((call) => ({
+      ...call,
+      at: call.at + by,
+      opens: call.opens + by,
+      closes: call.closes + by,
+    })),
     crowded: schedule.crowded.map((report) => ({ ...report, from: report.from + by })),
   };
 }
 
+/** A candidate with its window counted from a moment. */
+function from(base: SessionTime, candidate: Candidate): Candidate {
+  const { opens, closes } = candidate;
+  return {
+    ...candidate,
+    from: candidate.from - base,
+    until: candidate.until - base,
+    ...(opens === undefined ? {} : { opens: opens - base }),
+    ...(closes === undefined ? {} : { closes: closes - base }),
+  };
+}
+
+/** What a stretch's schedule depends on, wherever it stands. */
+function contentOf(all: readonly Candidate[], base: SessionTime): string {
+  return all
+    .map((candidate) => {
+      const { key, kind, locked, phrases } = candidate;
+      const forms = phrases.map(
+        ({ form, say, ms, parts }) => `${form}\t${say}\t${ms}\t${parts ? JSON.stringify(parts) : ''}`,
+      );
+      const window = locked
+        ? JSON.stringify(from(base, candidate))
+        : `${candidate.from - base}\t${candidate.until - base}`;
+      return `${key}\t${kind}\t${window}\t${forms.join('\t')}`;
+    })
+    .join('\n');
+}
+
 /** A stretch's schedule, remembered by what stands in it, wherever it stands: only what has changed is worked out anew. */
 function rememberedStretch(all: readonly Candidate[]): Schedule {
+  // One call alone is worked out sooner than it is looked up.
+  if (all.length === 1) return solveStretch(all);
   const base = Math.floor((all[0]?.from ?? 0) / startGrid) * startGrid;
-  const moved = all.map((candidate) => ({ ...candidate, from: candidate.from - base, until: candidate.until - base }));
-  const key = JSON.stringify(moved);
-  let found = remembered.get(key);
+  const content = contentOf(all, base);
+  let found = remembered.get(content);
   if (!found) {
     if (remembered.size >= mostRemembered) remembered.clear();
-    found = solveStretch(moved);
-    remembered.set(key, found);
+    found = solveStretch(all.map((candidate) => from(base, candidate)));
+    remembered.set(content, found);
   }
   return shifted(found, base);
 }

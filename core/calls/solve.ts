@@ -31,41 +31,62 @@ export function isFixed({ from, until, phrases }: Candidate): boolean {
 /** What is said last in a choice. */
 export function callOf({ at, phrase, candidate }: Chosen): Call | null {
   if (!phrase || !candidate) return null;
+  const { key, kind, from, until, opens = from, closes = until } = candidate;
   const { form, say, ms, parts } = phrase;
-  return { key: candidate.key, at, kind: candidate.kind, say, form, ms, ...(parts ? { parts } : {}) };
+  return { key, at, kind, say, form, ms, opens, closes, ...(parts ? { parts } : {}) };
 }
 
 const nothing: Chosen = { finish: -Infinity, worth: 0, at: 0, phrase: null, candidate: null, before: null };
 
-/** States by the set of movable calls that are said or too late, at one place among the fixed ones. */
-type Place = Map<number, Chosen[]>;
-
-/** Puts a choice to the others of its place, unless one of them is both earlier and worth as much. */
-function keep(place: Place, set: number, state: Chosen): void {
-  const list = place.get(set);
-  if (!list) {
-    place.set(set, [state]);
-    return;
-  }
-  let kept = 0;
-  for (const other of list) {
-    if (other.finish <= state.finish && other.worth >= state.worth) return;
-    if (other.finish < state.finish || other.worth > state.worth) list[kept++] = other;
-  }
-  list.length = kept;
-  list.push(state);
+/** A movable call with what is asked of it again and again. */
+interface Job {
+  readonly candidate: Candidate;
+  readonly forms: readonly { readonly phrase: Phrase; readonly worth: number }[];
+  /** The last start at which some form of it is still in time. */
+  readonly last: SessionTime;
 }
 
-function smallest(place: Place): number {
-  let least = -1;
-  for (const set of place.keys()) if (least < 0 || set < least) least = set;
-  return least;
+const formsOf = (candidate: Candidate): Job['forms'] =>
+  candidate.phrases.map((phrase) => ({ phrase, worth: worthOf(candidate, phrase) }));
+
+const jobOf = (candidate: Candidate): Job => ({
+  candidate,
+  forms: formsOf(candidate),
+  last: candidate.until - Math.min(...candidate.phrases.map(({ ms }) => ms)),
+});
+
+/**
+ * States at one place among the fixed ones, by the set of movable calls that are said or too late; in layers by the size
+ * of that set, since putting a call in only makes it larger.
+ */
+type Place = Map<number, Chosen[]>[];
+
+function sizeOf(set: number): number {
+  let size = 0;
+  for (let rest = set; rest !== 0; rest &= rest - 1) size += 1;
+  return size;
+}
+
+/** The states that a choice competes with, without those it makes needless; null where one of them is both earlier and worth as much. */
+function rivals(place: Place, set: number, finish: SessionTime, worth: number): Chosen[] | null {
+  const layer = (place[sizeOf(set)] ??= new Map<number, Chosen[]>());
+  const list = layer.get(set);
+  if (!list) {
+    const fresh: Chosen[] = [];
+    layer.set(set, fresh);
+    return fresh;
+  }
+  for (const other of list) if (other.finish <= finish && other.worth >= worth) return null;
+  let kept = 0;
+  for (const other of list) if (other.finish < finish || other.worth > worth) list[kept++] = other;
+  list.length = kept;
+  return list;
 }
 
 /** The set with everything that can no longer be said; what is too late makes no difference any more. */
-function withLate(set: number, finish: SessionTime, last: readonly SessionTime[]): number {
+function withLate(set: number, finish: SessionTime, jobs: readonly Job[]): number {
   let out = set;
-  for (let job = 0; job < last.length; job += 1) if (finish + leastGap > (last[job] ?? 0)) out |= 1 << job;
+  for (let job = 0; job < jobs.length; job += 1) if (finish + leastGap > (jobs[job]?.last ?? 0)) out |= 1 << job;
   return out;
 }
 
@@ -77,52 +98,49 @@ function withLate(set: number, finish: SessionTime, last: readonly SessionTime[]
  */
 export function solve(candidates: readonly Candidate[]): Chosen {
   const fixed = candidates.filter(isFixed).sort((a, b) => a.from - b.from);
-  const free = candidates.filter((candidate) => !isFixed(candidate));
-  // The last start at which some form of each is still in time.
-  const last = free.map(({ until, phrases }) => until - Math.min(...phrases.map(({ ms }) => ms)));
+  const jobs = candidates.filter((candidate) => !isFixed(candidate)).map(jobOf);
   const add = (
     place: Place,
     set: number,
     before: Chosen,
     candidate: Candidate,
-    phrase: Phrase,
+    { phrase, worth: more }: Job['forms'][number],
     at: SessionTime,
   ): void => {
     const finish = at + phrase.ms;
-    const worth = before.worth + worthOf(candidate, phrase);
-    keep(place, withLate(set, finish, last), { finish, worth, at, phrase, candidate, before });
+    const worth = before.worth + more;
+    rivals(place, withLate(set, finish, jobs), finish, worth)?.push({ finish, worth, at, phrase, candidate, before });
   };
   let best = nothing;
-  let here: Place = new Map([[0, [nothing]]]);
+  let here: Place = [new Map([[0, [nothing]]])];
   for (let next = 0; next <= fixed.length; next += 1) {
     const moment = fixed[next];
-    const after: Place = new Map();
-    // A call that is put in only makes a set larger, so the smallest set is always ready.
-    for (let set = smallest(here); set >= 0; set = smallest(here)) {
-      const states = here.get(set) ?? [];
-      here.delete(set);
-      for (const state of states) {
-        if (state.worth > best.worth || (state.worth === best.worth && state.finish < best.finish)) best = state;
-        const clear = state.finish + leastGap;
-        if (moment) {
-          // Left out: what could have begun before it was tried before it, so all that counts is what comes after.
-          const waited = Math.max(state.finish, moment.from - leastGap);
-          keep(after, set, waited === state.finish ? state : { ...state, finish: waited });
-          const [phrase] = moment.phrases;
-          if (phrase && moment.from >= clear && moment.from + phrase.ms <= moment.until)
-            add(after, set, state, moment, phrase, moment.from);
-        }
-        for (let job = 0; job < free.length; job += 1) {
-          const candidate = free[job];
-          if (!candidate || set & (1 << job)) continue;
-          const at = onGrid(Math.max(candidate.from, clear));
-          // What begins after the next fixed moment waits until that is decided.
-          if (moment && at >= moment.from) continue;
-          for (const phrase of candidate.phrases)
-            if (at + phrase.ms <= candidate.until) add(here, set | (1 << job), state, candidate, phrase, at);
-        }
+    const [taken] = moment ? formsOf(moment) : [];
+    const after: Place = [];
+    const visit = (state: Chosen, set: number): void => {
+      if (state.worth > best.worth || (state.worth === best.worth && state.finish < best.finish)) best = state;
+      const clear = state.finish + leastGap;
+      if (moment) {
+        // Left out: what could have begun before it was tried before it, so all that counts is what comes after.
+        const waited = Math.max(state.finish, moment.from - leastGap);
+        rivals(after, set, waited, state.worth)?.push(waited === state.finish ? state : { ...state, finish: waited });
+        if (taken && moment.from >= clear && moment.from + taken.phrase.ms <= moment.until)
+          add(after, set, state, moment, taken, moment.from);
       }
-    }
+      for (let job = 0; job < jobs.length; job += 1) {
+        const one = jobs[job];
+        if (!one || set & (1 << job)) continue;
+        const at = onGrid(Math.max(one.candidate.from, clear));
+        // What begins after the next fixed moment waits until that is decided.
+        if (moment && at >= moment.from) continue;
+        for (const form of one.forms)
+          if (at + form.phrase.ms <= one.candidate.until) add(here, set | (1 << job), state, one.candidate, form, at);
+      }
+    };
+    for (let size = 0; size <= jobs.length; size += 1)
+      here[size]?.forEach((states, set) => {
+        for (const state of states) visit(state, set);
+      });
     here = after;
   }
   return best;

@@ -7,7 +7,8 @@ import { readStored } from '../session/stored';
 import type { Combination } from '../notation/combination';
 import { onsets } from '../mechanics/study';
 import { studyOf } from '../mechanics/study-of';
-import { partsOf, phrases, sayCombination, usualSpeech, type Speech } from './speech';
+import { sayCombination } from './say-combination';
+import { partsOf, phrases, usualSpeech, type Speech } from './speech';
 import { callTrack } from './track';
 
 const combo = (text: string): Combination => {
@@ -20,7 +21,7 @@ const sheetOf = (...lines: string[]): Sheet => readTempoText(lines.join('\n')).s
 describe('how things are said', () => {
   it('follows the scheme: numbers where it has them, names where not, or names throughout', () => {
     const said = (text: string, more: Partial<Speech> = {}) => sayCombination(combo(text), { ...usualSpeech, ...more });
-    expect(said('2 3b ro 4')).toBe('two, three body, rear roll, four');
+    expect(said('2 3b ro 4')).toBe('two, three body, roll, four');
     expect(said('sh oh')).toBe('lead shovel hook, overhand');
     expect(said('sh oh', { scheme: eight })).toBe('seven, eight');
     const own = ownScheme('kicks', [{ number: 9, id: 'body-kick', side: 'rear' }]);
@@ -102,7 +103,7 @@ describe('strike-paced calls', () => {
     expect(lines.length).toBeGreaterThan(3);
     for (const line of lines) {
       expect(line.parts?.map(({ at }) => at)).toEqual(repetition ? onsets(repetition).map(Math.round) : []);
-      expect(line.parts?.map(({ say }) => say)).toEqual(['one', 'two', 'three body', 'rear roll', 'four']);
+      expect(line.parts?.map(({ say }) => say)).toEqual(['one', 'two', 'three body', 'roll', 'four']);
       const place = (line.at - (leaf?.at ?? 0)) / (study.ms + 3000);
       expect(Math.abs(place - Math.round(place))).toBeLessThan(0.001);
       expect(line.at + line.ms).toBeLessThanOrEqual(30_000);

@@ -1,4 +1,6 @@
 import { rotationBoard } from '../lanes/board';
+import { isOnLanes, lanesOf } from '../lanes/lanes';
+import type { CountFrom } from '../run/cues';
 import { compile, type Timeline } from '../session/compile';
 import type { Sheet } from '../session/schema';
 import { candidatesOf, type CallPlan } from './candidates';
@@ -17,7 +19,18 @@ export interface CallTrack extends Schedule {
 export interface TrackWishes {
   readonly wordings?: Wordings;
   readonly talk?: Talk;
+  /** 3 unless told. */
+  readonly countFrom?: CountFrom;
   readonly lengthOf?: Speech['lengthOf'];
+}
+
+/** The kinds of bag each block of a sheet is done on: its own, those of the lanes, or the sheet's. */
+function bagsOf(sheet: Sheet): CallOptions['bagsOf'] {
+  const lanes = lanesOf(sheet).map(({ bag }) => bag);
+  const blocks = new Map(
+    sheet.blocks.map((block) => [block.id, lanes.length > 0 && isOnLanes(block) ? lanes : [block.bag ?? sheet.bag]]),
+  );
+  return (blockId) => blocks.get(blockId) ?? [];
 }
 
 /** What a sheet's script is made by. */
@@ -27,6 +40,8 @@ export function callOptionsOf(sheet: Sheet, timeline: Timeline, wishes: TrackWis
     ...usualOptions,
     speech: speechOf(sheet, wishes.wordings, wishes.lengthOf),
     talk: wishes.talk ?? 'all',
+    countFrom: wishes.countFrom ?? usualOptions.countFrom,
+    bagsOf: bagsOf(sheet),
     quiet: sheet.calls?.quiet ?? [],
     edits: sheet.calls?.edits ?? [],
     laneChanges: new Set(lanes?.turns.slice(1).map(({ round }) => round)),

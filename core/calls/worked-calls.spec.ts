@@ -5,7 +5,8 @@ import { candidatesOf } from './candidates';
 import { isSaid, callKinds, mainKinds, phraseKeys } from './kinds';
 import { importance, spokenLength } from './call';
 import { usualPhrases } from './phrasebook';
-import { sayCombination, sayStrikes, usualSpeech, worded } from './speech';
+import { sayCombination, sayStrikes } from './say-combination';
+import { usualSpeech, worded } from './speech';
 import { callTrack } from './track';
 
 const track = (...lines: string[]) => callTrack(readTempoText(lines.join('\n')).sheet);
@@ -17,10 +18,16 @@ describe('worked calls: combinations as they are said', () => {
   const rows: readonly (readonly [string, string])[] = [
     ['1', 'one'],
     ['1 2', 'one, two'],
-    ['2 3b ro 4', 'two, three body, rear roll, four'],
+    ['2 3b ro 4', 'two, three body, roll, four'],
+    ['2 3b ro-l 4', 'two, three body, lead roll, four'],
     ['1b 2b', 'one body, two body'],
     ['5 6', 'five, six'],
-    ['sl 2', 'rear slip, two'],
+    ['sl 2', 'slip, two'],
+    ['sl sl 2', 'slip, slip, two'],
+    ['sl sl-r 2', 'slip, rear slip, two'],
+    ['ck bk', 'check, rear body kick'],
+    ['1~ 2!', 'one light, two hard'],
+    ['lk@thigh! 3', 'rear low kick hard thigh, three'],
     ['sl-l 3', 'lead slip, three'],
     ['bk', 'rear body kick'],
     ['lbk', 'lead body kick'],
@@ -71,8 +78,11 @@ describe('worked calls: a round of three minutes', () => {
   });
 
   it('reminds of technique late in it, and cheers before', () => {
-    const [focus] = calls.filter(({ kind }) => kind === 'focus');
-    expect(focus && focus.at >= 99_000 && focus.at + focus.ms <= 153_000).toBeTrue();
+    const focuses = calls.filter(({ kind }) => kind === 'focus');
+    expect(focuses.length).toBe(2);
+    expect(new Set(focuses.map(({ say }) => say)).size).toBe(2);
+    const late = focuses.at(-1);
+    expect(late && late.at >= 99_000 && late.at + late.ms <= 153_000).toBeTrue();
     expect(calls.filter(({ kind }) => kind === 'cheer').length).toBe(1);
   });
 });
@@ -99,6 +109,55 @@ describe('worked calls: rests, efforts, stances', () => {
       const [stance] = track(...text).calls.filter(({ kind }) => kind === 'stance');
       expect(stance && stance.at >= 78_000 && stance.at + stance.ms <= 90_000).toBeTrue();
     }
+  });
+
+  it('back to the natural stance is called too, and at an open break while the clock stands', () => {
+    const back = track('stances: half round', 'round 1:00 x2 rest 0:30: 1 2').calls;
+    expect(back.filter(({ kind }) => kind === 'stance').map(({ at }) => at > 60_000 && at < 90_000)).toEqual([
+      false,
+      true,
+      false,
+    ]);
+    const { calls, breaks } = track('stances: each round', 'round 1:00: 1 2', 'rest open', 'round 1:00: 1 2');
+    expect(calls.some(({ kind }) => kind === 'stance')).toBeFalse();
+    expect(breaks[0]?.calls.map(({ kind }) => kind)).toEqual(['bell', 'new', 'stance', 'preview']);
+    const quiet = track('quiet: preview, new', 'stances: each round', 'round 1:00: 1', 'rest open', 'round 1:00: 1');
+    expect(quiet.breaks[0]?.calls.map(({ kind }) => kind)).toEqual(['bell', 'stance']);
+  });
+
+  it('counts from five where the coach counts from five, in rounds and before them', () => {
+    const { sheet } = readTempoText('round 1:00: 1 2\nrest 0:45\nround 1:00: 1 2');
+    const { calls } = callTrack(sheet, { countFrom: 5 });
+    expect(at(calls, 'count').filter((each) => each.startsWith('5') || each.startsWith('1'))).toEqual([
+      '50 ten seconds',
+      '55 five',
+      '56 four',
+      '57 three',
+      '58 two',
+      '59 one',
+      '100 five',
+      '101 four',
+      '102 three',
+      '103 two',
+      '104 one',
+      '155 ten seconds',
+      '160 five',
+      '161 four',
+      '162 three',
+      '163 two',
+      '164 one',
+    ]);
+  });
+
+  it('says the short form where the full one has no room, and never without one', () => {
+    const { calls, shortened } = track(
+      'round 1:00',
+      '0:04: 1 2 3 2 5 2',
+      '0:56: 1',
+      'say "hands up, all of you, and keep them there" at 0:01',
+    );
+    expect(shortened.length + calls.length).toBeGreaterThan(0);
+    for (const { key, form } of calls) expect(form === 'short').toBe(shortened.some((each) => each.key === key));
   });
 
   it('inside a round it is called in the eight seconds before', () => {

@@ -47,6 +47,14 @@ export function answerLength(kind: DrillKind, punches: number): Milliseconds {
   return Math.round(reactionMs + (punches * straight) / pace + steps);
 }
 
+/** The part of a script that falls into a stretch of its drill whole, from the stretch's beginning. `cutScript(script, 30_000, 30_000)` */
+export function cutScript(script: readonly DrillCall[], from: Milliseconds, ms: Milliseconds): readonly DrillCall[] {
+  if (script.length === 0) return script;
+  return script
+    .filter(({ at, answerMs }) => at >= from && at + answerMs <= from + ms)
+    .map((call) => ({ ...call, at: call.at - from }));
+}
+
 /**
  * The script of a calls drill: seeded, balanced in its directions, no call before the last answer and the least gap
  * are over, the last answer inside the time.

@@ -4,7 +4,7 @@ import type { Block, Piece } from '../session/schema';
 import { emptySheet } from '../session/template';
 import { clockAt, handOver, setRunning, setTo, sourceAt, stoppedClock } from './clock';
 import { callFor } from '../calls/say';
-import { sayCombination } from '../calls/speech';
+import { sayCombination } from '../calls/say-combination';
 import { cues } from './cues';
 import { stretchesOf, whatWasDone } from './done';
 import { begin, go, leafIndexOf, notice, pause, positionOf, resume, stopNow, takeUp, type RunState } from './run';
@@ -196,11 +196,11 @@ describe('what is heard', () => {
       const read = readCombination(text);
       return read.ok ? sayCombination(read.value) : '';
     };
-    expect(said('1 2 3b ro 4')).toBe('one, two, three body, rear roll, four');
+    expect(said('1 2 3b ro 4')).toBe('one, two, three body, roll, four');
     expect(said('bk in+1 (1 2)x3 any 2-4 hooks [bk / swk] ft 2')).toBe(
       'rear body kick, step in with one, one, two, 3 times, any 2 to 4 hooks, rear body kick, next time switch kick, feint cross',
     );
     const [leaf] = timelineOf(block('round', 60_000, [{ ...combo(60_000), effort: 'all-out' }])).leaves;
-    expect(leaf && callFor(leaf)).toBe('One, two. All out.');
+    expect(leaf && callFor(leaf)).toEqual({ full: 'One, two. All out.', short: 'one, two' });
   });
 });

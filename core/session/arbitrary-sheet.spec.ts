@@ -205,7 +205,10 @@ const head: fc.Arbitrary<object> = merged(
       {
         wordings: {
           phrases: [{ key: 'switch stance', full: 'Change / over', short: 'Change' }],
-          focuses: [{ words: 'Chin "down"', moves: ['jab', 'rear hook'] }],
+          focuses: [
+            { words: 'Chin "down"', moves: ['jab', 'rear hook'] },
+            { words: 'Touch it', moves: [], bags: ['standing', 'rope "wall"'] },
+          ],
           cheers: ['Good work'],
           strikesAs: 'names',
         },

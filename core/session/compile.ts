@@ -35,14 +35,14 @@ const settling = (ms: Milliseconds): Content => ({
   detail: 'switch stance',
 });
 
-/** One pass through a block with the class turned round where the block or the sheet's plan says so. */
-function turnedContents(sheet: Sheet, block: Block, repeat: number): Planned<Content>[] {
+/** One pass through a block with the class turned round where the block or the sheet's plan says so; `pieces` were in the rounds before. */
+function turnedContents(sheet: Sheet, block: Block, repeat: number, pieces: number): Planned<Content>[] {
   const { stances } = sheet;
   const work = block.kind === 'round';
   const { contents, second } = isMirrored(sheet, block)
     ? learnThenMirror(block, repeat)
     : { contents: passContents(block, repeat, block.ms ?? 0), second: null };
-  if (stances && work) return planInside(contents, stances, second);
+  if (stances && work) return planInside(contents, stances, second, pieces);
   let at = 0;
   return contents.map((content): Planned<Content> => {
     const turned = second !== null && at >= second;
@@ -78,6 +78,7 @@ export function compile(sheet: Sheet): Timeline {
   let rounds = 0;
   let openBreaks = 0;
   let turned = false;
+  let pieces = 0;
   const classPace = sheet.class.pace ?? 1;
   const met = new Set<Combination>();
   /** Slower where a combination is done in the other stance for the first time, if the sheet has a plan. */
@@ -98,7 +99,9 @@ export function compile(sheet: Sheet): Timeline {
       const name = blockName(block, round);
       if (changesOver(sheet, block, repeat, round)) turned = !turned;
       const begin = at;
-      for (const planned of turnedContents(sheet, block, repeat)) {
+      const contents = turnedContents(sheet, block, repeat, pieces);
+      if (round !== null) pieces += contents.filter(({ settling }) => !settling).length;
+      for (const planned of contents) {
         const { detail, ...content } = planned.settling ? settling(planned.content.ms) : planned.content;
         if (content.doing === 'change-over' && !planned.settling) turned = !turned;
         const mirrored = turned !== planned.turned;

@@ -1,4 +1,5 @@
 import { earlyPart } from '../progressions/build';
+import { cutScript } from '../progressions/call-drill';
 import type { Milliseconds } from '../units';
 import { paceOf } from './effort';
 import type { Leaf } from './leaf';
@@ -125,6 +126,11 @@ function buildContents(block: Block, piece: Extract<Piece, { kind: 'build' }>, r
   return stages.flatMap((_, index) => content(index, lengths[index] ?? 0));
 }
 
+/** A content with less time; what its drill would call later falls away. */
+function shortened(content: Content, ms: Milliseconds): Content {
+  return { ...content, ms, script: cutScript(content.script, 0, ms) };
+}
+
 /** What fills one pass through a block, cut at its end; time that nothing fills is said to be unplanned. */
 export function passContents(block: Block, repeat: number, whole: Milliseconds): Content[] {
   const own: Content = {
@@ -141,7 +147,7 @@ export function passContents(block: Block, repeat: number, whole: Milliseconds):
   for (const piece of block.pieces) {
     for (const content of piece.kind === 'build' ? buildContents(block, piece, repeat) : [plainContent(block, piece)]) {
       const ms = Math.min(content.ms, left);
-      if (ms > 0) contents.push({ ...content, ms });
+      if (ms > 0) contents.push(shortened(content, ms));
       left -= ms;
     }
   }
@@ -160,7 +166,7 @@ export function learnThenMirror(
   const half = Math.floor(whole / 2);
   const once = fillsHalf(block)
     ? passContents(block, repeat, half)
-    : passContents(block, repeat, whole).map((content) => ({ ...content, ms: Math.floor(content.ms / 2) }));
+    : passContents(block, repeat, whole).map((content) => shortened(content, Math.floor(content.ms / 2)));
   const second = once.reduce((sum, { ms }) => sum + ms, 0);
   // Halving may leave some thousandths over; the last part takes them.
   const mirrored = once.map((content, at) => ({

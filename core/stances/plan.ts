@@ -1,7 +1,8 @@
 import { studyOf } from '../mechanics/study-of';
 import type { Combination } from '../notation/combination';
+import { cutScript, type DrillCall } from '../progressions/call-drill';
 import type { Milliseconds, PaceFactor } from '../units';
-import type { Stances } from './schema';
+import { usualPieces, type Stances } from './schema';
 
 /** What the plan needs to know of a stretch of work. */
 export interface Stretch {
@@ -10,13 +11,20 @@ export interface Stretch {
   readonly pace: PaceFactor;
   readonly gapMs: Milliseconds;
   readonly nonStop: boolean;
+  /** Of a calls drill. */
+  readonly script: readonly DrillCall[];
 }
 
-/** A stretch, whether the class stands the other way round in it than at the beginning of the block, and whether it is settling. */
+/** A stretch, whether the plan turns the class round in it, and whether it is settling. */
 export interface Planned<Content extends Stretch> {
   readonly content: Content;
   readonly turned: boolean;
   readonly settling: boolean;
+}
+
+/** A part of a stretch; a calls drill keeps the calls that fall into it. */
+function part<Content extends Stretch>(content: Content, from: Milliseconds, ms: Milliseconds): Content {
+  return { ...content, ms, script: cutScript(content.script, from, ms) };
 }
 
 const total = (contents: readonly Stretch[]): Milliseconds => contents.reduce((sum, { ms }) => sum + ms, 0);
@@ -42,16 +50,16 @@ function changeAt<Content extends Stretch>(
   let settled = false;
   for (const content of contents) {
     const end = at + content.ms;
-    const put = (ms: Milliseconds, turned: boolean, settling: boolean): void => {
-      if (ms > 0) out.push({ content: { ...content, ms }, turned, settling });
+    const put = (from: Milliseconds, ms: Milliseconds, turned: boolean, settling: boolean): void => {
+      if (ms > 0) out.push({ content: part(content, from, ms), turned, settling });
     };
-    if (settled || end <= moment) put(content.ms, settled, false);
+    if (settled || end <= moment) put(0, content.ms, settled, false);
     else {
       const before = moment <= at ? 0 : repetitionEnd(content, moment - at);
       const settle = Math.min(settleMs, content.ms - before);
-      put(before, false, false);
-      put(settle, true, true);
-      put(content.ms - before - settle, true, false);
+      put(0, before, false, false);
+      put(before, settle, true, true);
+      put(before + settle, content.ms - before - settle, true, false);
       settled = true;
     }
     at = end;
@@ -59,33 +67,34 @@ function changeAt<Content extends Stretch>(
   return out;
 }
 
-/** Settling before every k-th piece, and the class turned round from there on. */
+/** Settling before every k-th piece of the session's rounds, and the class turned round from there on; a round's first piece has the rest before it to settle in. */
 function changeEach<Content extends Stretch>(
   contents: readonly Content[],
-  { pieces = 2, settleMs }: Stances,
+  { pieces = usualPieces, settleMs }: Stances,
+  before: number,
 ): Planned<Content>[] {
   return contents.flatMap((content, index): Planned<Content>[] => {
-    const turned = Math.floor(index / pieces) % 2 === 1;
-    if (index === 0 || index % pieces !== 0) return [{ content, turned, settling: false }];
-    const settle = Math.min(settleMs, content.ms);
+    const turned = Math.floor((before + index) / pieces) % 2 === 1;
+    const settle = index === 0 || (before + index) % pieces !== 0 ? 0 : Math.min(settleMs, content.ms);
     return [
-      { content: { ...content, ms: settle }, turned, settling: true },
-      { content: { ...content, ms: content.ms - settle }, turned, settling: false },
+      { content: part(content, 0, settle), turned, settling: true },
+      { content: part(content, settle, content.ms - settle), turned, settling: false },
     ].filter(({ content: { ms } }) => ms > 0);
   });
 }
 
 /**
  * A round's stretches with the changes of stance that a plan puts inside it. `second` says where the second half of
- * learn-then-mirror begins; there too the class settles first.
+ * learn-then-mirror begins; there too the class settles first. `before` is how many pieces earlier rounds had.
  */
 export function planInside<Content extends Stretch>(
   contents: readonly Content[],
   stances: Stances,
   second: Milliseconds | null,
+  before: number,
 ): Planned<Content>[] {
   if (stances.plan === 'half round') return changeAt(contents, total(contents) / 2, stances.settleMs);
   if (stances.plan === 'learn then mirror' && second !== null) return changeAt(contents, second, stances.settleMs);
-  if (stances.plan === 'each pieces') return changeEach(contents, stances);
+  if (stances.plan === 'each pieces') return changeEach(contents, stances, before);
   return contents.map((content) => ({ content, turned: false, settling: false }));
 }

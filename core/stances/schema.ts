@@ -3,6 +3,8 @@ import * as z from 'zod';
 /** When the class changes over. */
 export const stancePlans = ['never', 'each round', 'half round', 'each pieces', 'learn then mirror', 'inside'] as const;
 export type StancePlanKind = (typeof stancePlans)[number];
+/** Pieces after which the class changes over, where the plan counts them and does not say (house value). */
+export const usualPieces = 2;
 
 /** A sheet's plan of stance changes; without one the blocks say it themselves (trade page, section 8; house values). */
 export const stancesSchema = z.strictObject({

@@ -56,6 +56,34 @@ describe('the stance plan', () => {
     ]);
   });
 
+  it('counts pieces through the session, whatever rounds they stand in', () => {
+    // Two rounds of three pieces, every second piece: n n O | O n n; the third round goes on from there.
+    expect(
+      shown(sheetOf('stances: each pieces, after 2 pieces, settle 0s', 'round 1:00 x2', '0:20 x3 1 / 2 / 3')),
+    ).toEqual(['20 natural', '20 natural', '20 other', '20 other', '20 natural', '20 natural']);
+    expect(shown(sheetOf('stances: each pieces, after 1 piece', 'round 1:00 x3: 1'))).toEqual([
+      '60 natural',
+      '60 other',
+      '60 natural',
+    ]);
+  });
+
+  it('parts a calls drill with its script, no call lost but what the change takes', () => {
+    const whole = compile(sheetOf('round 2:00', '2:00 call count 2-6 seed 7')).leaves.flatMap((leaf) =>
+      leaf.script.map(({ at, say }) => `${leaf.at + at} ${say}`),
+    );
+    const timeline = compile(sheetOf('stances: half round', 'round 2:00', '2:00 call count 2-6 seed 7'));
+    const parted = timeline.leaves.flatMap((leaf) => leaf.script.map(({ at, say }) => `${leaf.at + at} ${say}`));
+    expect(timeline.leaves.map(({ doing }) => doing)).toEqual(['calls', 'change-over', 'calls']);
+    expect(parted.every((call) => whole.includes(call))).toBeTrue();
+    expect(whole.length - parted.length).toBeLessThanOrEqual(3);
+    for (const leaf of timeline.leaves)
+      for (const { at, answerMs } of leaf.script) expect(at >= 0 && at + answerMs <= leaf.ms).toBeTrue();
+    // A drill that is cut at the bell calls nothing behind it.
+    const cut = compile(sheetOf('round 1:00', '2:00 call go 3'));
+    expect(cut.leaves[0]?.script.every(({ at, answerMs }) => at + answerMs <= 60_000)).toBeTrue();
+  });
+
   it('is slower where a combination is done in the other stance for the first time', () => {
     const pace = (text: string): number[] =>
       compile(sheetOf(text, 'round 1:00 x4: 1 2')).leaves.map((leaf) => leaf.pace);
@@ -81,7 +109,31 @@ describe('the stance plan', () => {
     const finding = findings(both).find(({ kind }) => kind === 'stance and combination');
     const mended = finding?.mends[0]?.edit(both);
     expect(mended && kinds(mended)).not.toContain('stance and combination');
-    expect(kinds(sheetOf('stances: half round', 'round 1:00: 1 2'))).not.toContain('stance and combination');
+    const apart = [
+      ['stances: half round', 'round 1:00: 1 2'],
+      // What comes again in the other stance is not new, and a rest is room enough.
+      ['stances: learn then mirror', 'round 2:00', '0:30: 1 2', '0:30: 2 3'],
+      ['stances: each round', 'round 1:00: 1 2', 'rest 0:30', 'round 1:00: 2 3'],
+    ];
+    for (const lines of apart)
+      expect(kinds(sheetOf(...lines)))
+        .withContext(lines[0] ?? '')
+        .not.toContain('stance and combination');
+    // Without time to settle, or without a rest, it is found as well.
+    const together = [
+      ['stances: half round, settle 0s', 'round 1:00', '0:30: 1 2', '0:30: 2 3'],
+      ['stances: each round', 'round 1:00: 1 2', 'round 1:00: 2 3'],
+      ['round 1:00: 1 2', 'round 1:00 switch stance: 2 3'],
+    ];
+    for (const lines of together) {
+      const sheet = sheetOf(...lines);
+      const found = findings(sheet).find(({ kind }) => kind === 'stance and combination');
+      const after = found?.mends[0]?.edit(sheet);
+      expect(after && kinds(after))
+        .withContext(lines.join(', '))
+        .not.toContain('stance and combination');
+      expect(after).toBeDefined();
+    }
     expect(kinds(sheetOf('stances: inside', 'round 1:00: 1 2'))).toContain('stance inside');
     expect(kinds(sheetOf('stances: inside', 'round 1:00: 1 2 switch 1 2'))).not.toContain('stance inside');
   });

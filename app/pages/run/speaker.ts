@@ -84,7 +84,7 @@ export class Speaker {
   private enter(leaf: Leaf, state: RunState, rate: number): void {
     this.leaf = leaf;
     this.shown = null;
-    this.said.set(callFor(leaf, speechOf(this.sheet(), this.settings.settings().wordings)));
+    this.said.set(callFor(leaf, speechOf(this.sheet(), this.settings.settings().wordings)).full);
     if (state.phase === 'break' && rate === 1) this.sayBreak(state.breaksPassed);
   }
 

@@ -1,3 +1,4 @@
+import { bagKinds } from '../../bags/kind-names';
 import { callKinds, phraseKeys, type CallKind } from '../../calls/kinds';
 import type { CallEdit, SheetCalls, Wordings } from '../../calls/phrasebook';
 import type { Sheet } from '../../session/schema';
@@ -71,11 +72,17 @@ function readPhrase(scan: Scan, head: CallHead): void {
 function readFocus(scan: Scan, head: CallHead): void {
   const at = scan.at;
   const words = takeQuoted(scan);
+  const bags: string[] = [];
+  while (take(scan, /on(?=\s)/))
+    bags.push((word(take(scan, alternatives(bagKinds))) || (takeQuoted(scan) ?? '')).slice(0, 40));
   const moves: string[] = [];
   for (let move = takeQuoted(scan); move !== null; move = takeQuoted(scan)) moves.push(move.slice(0, 40));
-  if (!words || words.length > 400 || moves.some((move) => move === '') || !ended(scan))
-    refuse(scan, at, 'this focus is not read', 'write focus: "Chin down" "jab" "cross"');
-  else reword(head, (before) => ({ ...before, focuses: [...(before.focuses ?? []), { words, moves }].slice(0, 60) }));
+  if (!words || words.length > 400 || [...moves, ...bags].includes('') || !ended(scan))
+    refuse(scan, at, 'this focus is not read', 'write focus: "Chin down" on heavy "jab" "cross"');
+  else {
+    const focus = { words, moves: moves.slice(0, 40), ...(bags.length > 0 ? { bags: bags.slice(0, 20) } : {}) };
+    reword(head, (before) => ({ ...before, focuses: [...(before.focuses ?? []), focus].slice(0, 60) }));
+  }
 }
 
 function readEdit(scan: Scan, head: CallHead): void {
@@ -137,13 +144,17 @@ export function readCallLine(scan: Scan, head: CallHead): boolean {
   return true;
 }
 
+const bagWords = (bag: string): string => (bagKinds.some((kind) => kind === bag) ? bag : quote(bag));
+
 function wordingLines({ phrases, focuses, cheers, strikesAs }: Wordings): string[] {
   return [
     ...(strikesAs ? [`strikes said as: ${strikesAs}`] : []),
     ...(phrases ?? []).map(
       ({ key, full, short }) => `phrase: ${key} ${quote(full)}${short === undefined ? '' : ` / ${quote(short)}`}`,
     ),
-    ...(focuses ?? []).map(({ words, moves }) => `focus: ${[words, ...moves].map(quote).join(' ')}`),
+    ...(focuses ?? []).map(({ words, moves, bags = [] }) =>
+      ['focus:', quote(words), ...bags.map((bag) => `on ${bagWords(bag)}`), ...moves.map(quote)].join(' '),
+    ),
     ...(cheers ?? []).map((cheer) => `praise: ${quote(cheer)}`),
   ];
 }

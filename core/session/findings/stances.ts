@@ -1,12 +1,26 @@
 import { balanceGoal, balanceOf } from '../../stances/balance';
 import { mirrorStance } from '../../mechanics/walk';
 import { studyOf } from '../../mechanics/study-of';
+import type { Combination } from '../../notation/combination';
+import { addBlock, changeBlock } from '../edit';
+import type { Leaf, Timeline } from '../leaf';
 import type { Sheet } from '../schema';
+import { unusedId } from '../unused-id';
 import type { Checked, Finding } from './finding';
 
 const usualTimes = { settleMs: 3000, firstPace: 0.8 } as const;
 /** Strikes it takes to judge a session's balance (house value). */
 const enoughStrikes = 40;
+
+/** Long enough to hear of a change and of a combination (house value). */
+const restMs = 30_000;
+
+/** The sheet with a rest before a round that follows another at once: before its block, or between its repeats. */
+function withRestBefore(sheet: Sheet, { blockId, round }: Leaf, timeline: Timeline): Sheet {
+  const first = timeline.leaves.find((leaf) => leaf.blockId === blockId)?.round === round;
+  if (!first) return changeBlock(sheet, blockId, { restMs });
+  return addBlock(sheet, { id: unusedId(sheet, 'rest'), kind: 'rest', ms: restMs, pieces: [] }, blockId);
+}
 
 const eachRound = (sheet: Sheet): Sheet => ({
   ...sheet,
@@ -41,22 +55,26 @@ function balanceFinding({ sheet, tally, timeline }: Checked): Finding[] {
 
 /** A change of stance at the moment of a new combination: two things at once. */
 function newCombinationFindings({ timeline }: Checked): Finding[] {
-  const found = timeline.leaves.flatMap((leaf, at): Finding[] => {
-    const change = timeline.leaves[at - 1];
-    const before = timeline.leaves[at - 2];
-    if (change?.doing !== 'change-over' || leaf.blockId !== change.blockId || before?.blockId !== leaf.blockId)
-      return [];
-    if (!leaf.combination || !before.combination || leaf.combination === before.combination) return [];
+  const work = timeline.leaves.filter(({ doing }) => doing !== 'change-over');
+  const done = new Set<Combination>();
+  const found = work.flatMap((leaf, at): Finding[] => {
+    const before = work[at - 1];
+    const fresh = leaf.combination !== null && !done.has(leaf.combination);
+    if (leaf.combination) done.add(leaf.combination);
+    // A rest between them is room enough.
+    if (!fresh || !before?.combination || before.mirrored === leaf.mirrored || before.kind === 'show') return [];
+    const inside = before.blockId === leaf.blockId && before.round === leaf.round;
+    const rest = { label: 'Rest 0:30 before it', edit: (now: Sheet) => withRestBefore(now, leaf, timeline) };
     return [
       {
         level: 'note',
         kind: 'stance and combination',
         where: leaf.label,
         what: 'the class changes over just as a new combination begins',
-        mend: 'change one thing at a time: change over by the round, or give more time to settle',
+        mend: 'change one thing at a time: change over by the round, with a rest before it',
         blockId: leaf.blockId,
         ...(leaf.pieceId ? { pieceId: leaf.pieceId } : {}),
-        mends: [{ label: 'Change over each round', edit: eachRound }],
+        mends: [inside ? { label: 'Change over each round', edit: eachRound } : rest],
       },
     ];
   });
