@@ -10,7 +10,7 @@ const port = 4398;
 
 benchCore();
 benchMatching();
-benchCalls();
+await benchCalls();
 benchClock();
 const server = spawn(process.execPath, ['dist/server/main.mjs'], {
   env: { ...process.env, PORT: String(port) },

@@ -30,9 +30,9 @@ export class VoiceService {
 
   /** Whose words, how much, and how long they take: by the clips, where a recorded voice speaks. */
   readonly wishes = computed((): TrackWishes => {
-    const { wordings, talk } = this.settings.settings();
+    const { wordings, talk, countFrom } = this.settings.settings();
     const voice = this.voice();
-    return { wordings, talk, ...(voice ? { lengthOf: lengthIn(voice) } : {}) };
+    return { wordings, talk, countFrom, ...(voice ? { lengthOf: lengthIn(voice) } : {}) };
   });
 
   constructor() {

@@ -35,7 +35,7 @@ async function render(request: AudioRequest): Promise<Blob> {
   const { sheet, wordings, talk, countFrom, rate, recording, as } = request;
   const timeline = compile(sheet);
   const lengthOf = recording ? lengthIn(recording.voice) : undefined;
-  const track = callTrack(sheet, { wordings, talk, ...(lengthOf ? { lengthOf } : {}) }, timeline);
+  const track = callTrack(sheet, { wordings, talk, countFrom, ...(lengthOf ? { lengthOf } : {}) }, timeline);
   const heard = heardIn(track, cues(timeline, countFrom), { rate, recording });
   const ms = timeline.ms + tailMs;
   const total = Math.ceil((ms / 1000) * rate);

@@ -22,14 +22,19 @@ export interface BallRequest {
 export type BallAnswer =
   { readonly ok: true; readonly drill: BallDrill } | { readonly ok: false; readonly what: string };
 
+/** Whose clips the calls take from now on; the speaking rate without a voice. Sent when it changes, not with every sheet. */
+export interface VoiceRequest {
+  readonly kind: 'voice';
+  readonly voice: Voice | null;
+}
 /** A sheet whose script is to be made. */
 export interface TrackRequest {
+  readonly kind: 'track';
   readonly id: number;
   readonly sheet: Sheet;
   readonly wordings: Wordings;
   readonly talk: Talk;
-  /** Lengths are those of its clips; the speaking rate without one. */
-  readonly voice: Voice | null;
+  readonly countFrom: CountFrom;
 }
 export interface TrackAnswer {
   readonly id: number;

@@ -1,10 +1,9 @@
 import type { Leaf, Timeline } from '../session/compile';
 import { passesOf } from '../session/passes';
 import type { Milliseconds, SessionTime } from '../units';
-import { leastGap, type Call, type Candidate, type Dropped } from './call';
+import { type Call, type Candidate, type Dropped } from './call';
 import { makerFor } from './candidate';
 import type { FocusTrail } from './focus';
-import type { CallKind } from './kinds';
 import { isSaid } from './kinds';
 import { leafCalls, leafPlace } from './leaf-calls';
 import { usualOptions, type CallOptions } from './options';
@@ -41,7 +40,7 @@ function namedOnce(all: readonly Candidate[]): Candidate[] {
 }
 
 /** Nothing but the count is said in the last second before a bell (trade page, section 9). */
-const quietBeforeBell: Milliseconds = 1000;
+export const quietBeforeBell: Milliseconds = 1000;
 
 /** The candidates with windows that end a second before the next bell; what has its one moment there is not said. */
 function clearOfBells(all: readonly Candidate[]): Candidate[] {
@@ -126,25 +125,4 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
     muted: muted.map(({ key, kind, phrases: [full] }) => ({ key, kind, say: full?.say ?? '', why: 'muted by you' })),
     breaks,
   };
-}
-
-/** A rest with the time it needs for everything that should be said in it in full, gaps and the count included. */
-export interface RestNeed {
-  readonly leaf: Leaf;
-  readonly needs: Milliseconds;
-  readonly what: readonly CallKind[];
-}
-
-/** What each rest of a session needs, open ones left out. `restNeeds(compile(sheet))[0].needs` */
-export function restNeeds(timeline: Timeline, options: CallOptions = usualOptions): RestNeed[] {
-  const passes = passesOf(timeline);
-  return passes.flatMap((pass, at): RestNeed[] => {
-    const [leaf] = pass.leaves;
-    if (leaf?.kind !== 'rest' || pass.open) return [];
-    const said = restCalls(pass, passes[at + 1], options).filter(
-      ({ kind }) => kind !== 'count' && !options.quiet.includes(kind) && isSaid(kind, options.talk),
-    );
-    const words = said.reduce((sum, { phrases: [full] }) => sum + (full?.ms ?? 0) + leastGap, 0);
-    return [{ leaf, needs: words + 1000 + options.countFrom * 1000 + 500, what: said.map(({ kind }) => kind) }];
-  });
 }

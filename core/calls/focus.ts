@@ -1,5 +1,6 @@
-import { countByMove } from '../tally/counts';
+import type { Combination } from '../notation/combination';
 import type { Leaf } from '../session/compile';
+import { countByMove } from '../tally/counts';
 import type { Milliseconds, SessionTime } from '../units';
 import type { Focus } from './phrasebook';
 
@@ -8,6 +9,15 @@ export const focusAgain: Milliseconds = 360_000;
 
 /** Focuses by their words, with the moment each was last wished for. */
 export type FocusTrail = Map<string, SessionTime>;
+
+const known = new WeakMap<Combination, readonly string[]>();
+
+/** The names of a combination's moves, remembered. */
+function namesIn(combination: Combination): readonly string[] {
+  const names = known.get(combination) ?? Object.keys(countByMove(combination));
+  known.set(combination, names);
+  return names;
+}
 
 /** Whether a focus belongs to what is struck and what is struck at. A word fits a move whose name holds it. */
 function fits({ moves, bags }: Focus, names: readonly string[], on: readonly string[]): boolean {
@@ -28,7 +38,7 @@ export function focusFor(
   trail: FocusTrail,
   at: SessionTime,
 ): string | null {
-  const names = leaves.flatMap((leaf) => (leaf.combination ? Object.keys(countByMove(leaf.combination)) : []));
+  const names = leaves.flatMap((leaf) => (leaf.combination ? namesIn(leaf.combination) : []));
   if (names.length === 0) return null;
   let best: { readonly words: string; readonly last: SessionTime } | null = null;
   for (const focus of focuses) {

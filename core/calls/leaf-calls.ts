@@ -23,6 +23,9 @@ const longStage: Milliseconds = 15_000;
 /** The coach's own call may be this late (house value). */
 const ownSlack: Milliseconds = 4000;
 
+/** What takes long to say may at least begin so much later (house value). */
+const longSlack: Milliseconds = 2500;
+
 /** The name of a leaf that stays when its time changes. */
 export function leafPlace(leaf: Leaf): string {
   const { blockId, pieceId, round, stage, half } = leaf;
@@ -99,7 +102,9 @@ export function leafCalls(leaf: Leaf, before: Leaf | undefined, options: CallOpt
   const make = makerFor(leafPlace(leaf), speech);
   const out: Candidate[] = [];
   const within = (kind: CallKind, from: Milliseconds, until: Milliseconds, { full, short }: Wording): void => {
-    out.push(make.within(kind, leaf.at + from, leaf.at + Math.min(leaf.ms, until), full, short));
+    const made = make.within(kind, leaf.at + from, leaf.at + until, full, short);
+    const longest = Math.max(...made.phrases.map(({ ms }) => ms));
+    out.push({ ...made, until: Math.min(leaf.at + leaf.ms, Math.max(made.until, made.from + longest + longSlack)) });
   };
   const sameWork =
     before?.blockId === leaf.blockId &&
@@ -113,8 +118,8 @@ export function leafCalls(leaf: Leaf, before: Leaf | undefined, options: CallOpt
     within('effort', 0, effortFor, worded(speech, 'effort', { effort }));
   }
   for (const { at, words, own } of innerCalls(leaf)) {
-    const until = Math.min(leaf.at + leaf.ms, leaf.at + at + Math.max(ownSlack, words.length * 90));
-    out.push(own ? make.within('own', leaf.at + at, until, words) : make.exactly('drill', leaf.at + at, words));
+    if (own) within('own', at, at + ownSlack, { full: words });
+    else out.push(make.exactly('drill', leaf.at + at, words));
   }
   out.push(...strikeCalls(leaf, make, speech));
   const early = earlyMoves(leaf);
@@ -122,8 +127,7 @@ export function leafCalls(leaf: Leaf, before: Leaf | undefined, options: CallOpt
     const wording = worded(speech, 'keep', { moves: sayCombination(early, speech) });
     within('reminder', leaf.ms * 0.4, leaf.ms * 0.8, wording);
   }
-  if (options.onPads && leaf.block === 'round' && leaf.combination && leaf.ms >= 2 * newFor) {
+  if (options.onPads && leaf.block === 'round' && leaf.combination && leaf.ms >= 2 * newFor)
     within('lanes', leaf.ms / 2, leaf.ms / 2 + holdersFor, worded(speech, 'change holders'));
-  }
   return out;
 }

@@ -74,11 +74,26 @@ export function partsOf(words: string): string[] {
   return Array.from({ length: count }, (_, at) => pieces.slice(at * size, (at + 1) * size).join(', ')).filter(Boolean);
 }
 
+type Timing = Pick<Phrase, 'ms' | 'parts'>;
+
+/** The same words come again in every round; in one voice they take the same time. */
+const timings = new WeakMap<Speech['lengthOf'], Map<string, Timing>>();
+const mostTimings = 5000;
+
+function timingOf(say: string, speech: Speech): Timing {
+  let known = timings.get(speech.lengthOf);
+  if (!known || known.size > mostTimings) timings.set(speech.lengthOf, (known = new Map<string, Timing>()));
+  let timing = known.get(say);
+  if (!timing) {
+    const words = partsOf(say);
+    timing = words.length === 1 ? { ms: speech.lengthOf(say) } : inParts(words, speech);
+    known.set(say, timing);
+  }
+  return timing;
+}
+
 function phraseOf(form: Phrase['form'], say: string, speech: Speech): Phrase {
-  if (say === 'bell') return { form, say, ms: bellMs };
-  const words = partsOf(say);
-  if (words.length === 1) return { form, say, ms: speech.lengthOf(say) };
-  return { form, say, ...inParts(words, speech) };
+  return say === 'bell' ? { form, say, ms: bellMs } : { form, say, ...timingOf(say, speech) };
 }
 
 /** A candidate's forms from its words. */

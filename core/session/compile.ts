@@ -87,10 +87,10 @@ export function compile(sheet: Sheet): Timeline {
     met.add(combination);
     return sheet.stances.firstPace;
   };
-  const put = (content: Omit<Leaf, 'at'>): void => {
-    leaves.push({ ...content, at });
-    at += content.ms;
-    if (content.open) openBreaks += 1;
+  const put = (leaf: Leaf): void => {
+    leaves.push(leaf);
+    at += leaf.ms;
+    if (leaf.open) openBreaks += 1;
   };
   for (const block of sheet.blocks) {
     const times = block.times ?? 1;
@@ -102,11 +102,12 @@ export function compile(sheet: Sheet): Timeline {
       const contents = turnedContents(sheet, block, repeat, pieces);
       if (round !== null) pieces += contents.filter(({ settling }) => !settling).length;
       for (const planned of contents) {
-        const { detail, ...content } = planned.settling ? settling(planned.content.ms) : planned.content;
+        const content = planned.settling ? settling(planned.content.ms) : planned.content;
         if (content.doing === 'change-over' && !planned.settling) turned = !turned;
         const mirrored = turned !== planned.turned;
         put({
           ...content,
+          at,
           pace: content.pace * classPace * firstPace(mirrored, content.combination),
           block: block.kind,
           blockId: block.id,
@@ -114,12 +115,13 @@ export function compile(sheet: Sheet): Timeline {
           mirrored,
           half: planned.turned ? 'second' : 'first',
           says: saysWithin(block, at - begin, content.ms),
-          label: detail ? `${name} · ${detail}` : name,
+          label: content.detail ? `${name} · ${content.detail}` : name,
         });
       }
       if (repeat + 1 < times && block.restMs)
         put({
           ...nothing,
+          at,
           kind: 'rest',
           pieceId: null,
           ms: block.restMs,

@@ -11,9 +11,7 @@ import { readStored } from './stored';
 export const usualGapMs: Milliseconds = 3000;
 
 /** What fills a stretch of a block, wherever the block stands. */
-export type Content = Omit<Leaf, 'at' | 'block' | 'blockId' | 'round' | 'label' | 'mirrored' | 'half'> & {
-  readonly detail?: string;
-};
+export type Content = Omit<Leaf, 'at' | 'block' | 'blockId' | 'round' | 'label' | 'mirrored' | 'half'>;
 
 export const nothing = {
   effort: 'steady',
@@ -52,8 +50,21 @@ function breathOf(
   };
 }
 
-function plainContent(block: Block, piece: Exclude<Piece, { kind: 'build' }>): Content {
+type PlainPiece = Exclude<Piece, { kind: 'build' }>;
+
+/** What a piece comes to never changes, as the piece itself never does: an edit lays out anew only what it touched. */
+const laid = new WeakMap<PlainPiece, { readonly kind: Leaf['kind']; readonly content: Content }>();
+
+function plainContent(block: Block, piece: PlainPiece): Content {
   const kind = leafKind(block);
+  const known = laid.get(piece);
+  if (known?.kind === kind) return known.content;
+  const content = contentOf(kind, piece);
+  laid.set(piece, { kind, content });
+  return content;
+}
+
+function contentOf(kind: Leaf['kind'], piece: PlainPiece): Content {
   const base = {
     ...nothing,
     kind,
@@ -128,7 +139,7 @@ function buildContents(block: Block, piece: Extract<Piece, { kind: 'build' }>, r
 
 /** A content with less time; what its drill would call later falls away. */
 function shortened(content: Content, ms: Milliseconds): Content {
-  return { ...content, ms, script: cutScript(content.script, 0, ms) };
+  return ms === content.ms ? content : { ...content, ms, script: cutScript(content.script, 0, ms) };
 }
 
 /** What fills one pass through a block, cut at its end; time that nothing fills is said to be unplanned. */

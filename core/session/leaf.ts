@@ -19,6 +19,8 @@ export interface Leaf {
   /** Number of the work round, from 1; null outside rounds. */
   readonly round: number | null;
   readonly label: string;
+  /** What the label says behind the block's name. */
+  readonly detail?: string;
   readonly doing: Doing;
   readonly effort: Effort;
   readonly pace: PaceFactor;

@@ -24,7 +24,7 @@ export interface Planned<Content extends Stretch> {
 
 /** A part of a stretch; a calls drill keeps the calls that fall into it. */
 function part<Content extends Stretch>(content: Content, from: Milliseconds, ms: Milliseconds): Content {
-  return { ...content, ms, script: cutScript(content.script, from, ms) };
+  return ms === content.ms ? content : { ...content, ms, script: cutScript(content.script, from, ms) };
 }
 
 const total = (contents: readonly Stretch[]): Milliseconds => contents.reduce((sum, { ms }) => sum + ms, 0);

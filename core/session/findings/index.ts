@@ -4,19 +4,13 @@ import { compile, type Timeline } from '../compile';
 import type { Sheet } from '../schema';
 import { schemeOf } from '../stored';
 import { announcedFindings } from './announced';
+import { crowdedPieceFindings, crowdedRestFindings } from './calls';
 import type { Checked, Finding, Place } from './finding';
 import type { Schools } from '../../bags/conditions';
 import { laneFindings } from './lanes';
 import { stanceFindings } from './stances';
 import { buildFindings, lengthFindings, sayFindings, seamFindings, unreadFindings } from './pieces';
-import {
-  allOutFindings,
-  balanceFindings,
-  crowdedRestFindings,
-  goalFindings,
-  restFindings,
-  warmUpFindings,
-} from './training';
+import { allOutFindings, balanceFindings, goalFindings, restFindings, warmUpFindings } from './training';
 
 export type { Finding, Mend } from './finding';
 
@@ -76,6 +70,7 @@ export function findings(
     ...warmUpFindings(checked),
     ...restFindings(checked, places),
     ...crowdedRestFindings(checked),
+    ...crowdedPieceFindings(checked),
     ...allOutFindings(checked),
     ...balanceFindings(checked),
     ...stanceFindings(checked),

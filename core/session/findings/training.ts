@@ -1,6 +1,3 @@
-import { restNeeds } from '../../calls/candidates';
-import type { CallKind } from '../../calls/kinds';
-import { callOptionsOf } from '../../calls/track';
 import { planLeaf } from '../../tally/planned';
 import type { Milliseconds } from '../../units';
 import { sayClock } from '../clock-text';
@@ -213,58 +210,4 @@ export function balanceFindings({ sheet, tally, timeline }: Checked): Finding[] 
       mends: [],
     });
   return found;
-}
-
-/** A rest that has not the time for what is said in it. */
-export function crowdedRestFindings({ sheet, timeline }: Checked): Finding[] {
-  const options = callOptionsOf(sheet, timeline);
-  const seen = new Set<string>();
-  return restNeeds(timeline, options).flatMap(({ leaf, needs, what }): Finding[] => {
-    if (needs <= leaf.ms || seen.has(leaf.blockId)) return [];
-    seen.add(leaf.blockId);
-    const enough = Math.ceil(needs / 5000) * 5000;
-    const between = leaf.label === 'Rest' && leaf.block === 'rest' && leaf.pieceId === null;
-    return [
-      {
-        level: 'warning',
-        kind: 'crowded rest',
-        where: leaf.label,
-        what: `this rest is ${sayClock(leaf.ms)}; ${what.join(', ')} and the count need ${sayClock(enough)}`,
-        mend: `make the rest ${sayClock(enough)}, use shorter words, or leave reminders out`,
-        blockId: leaf.blockId,
-        mends: [
-          {
-            label: `Make the rest ${sayClock(enough)}`,
-            edit: (now) => {
-              const block = now.blocks.find(({ id }) => id === leaf.blockId);
-              return changeBlock(
-                now,
-                leaf.blockId,
-                between && block?.kind !== 'rest' ? { restMs: enough } : { ms: enough },
-              );
-            },
-          },
-          ...(what.includes('water') || what.includes('breathing')
-            ? [{ label: 'Leave water and breathing out', edit: (now: Sheet) => withQuiet(now, ['water', 'breathing']) }]
-            : []),
-          ...(sheet.calls?.wordings?.phrases?.some(({ key }) => key === 'next')
-            ? []
-            : [{ label: 'Say only the combination', edit: shortPreview }]),
-        ],
-      },
-    ];
-  });
-}
-
-function withQuiet(sheet: Sheet, kinds: readonly CallKind[]): Sheet {
-  return { ...sheet, calls: { ...sheet.calls, quiet: [...new Set([...(sheet.calls?.quiet ?? []), ...kinds])] } };
-}
-
-function shortPreview(sheet: Sheet): Sheet {
-  const { wordings } = sheet.calls ?? {};
-  const next = { key: 'next' as const, full: '{combination}' };
-  return {
-    ...sheet,
-    calls: { ...sheet.calls, wordings: { ...wordings, phrases: [...(wordings?.phrases ?? []), next] } },
-  };
 }

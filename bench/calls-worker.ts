@@ -1,0 +1,52 @@
+import { parentPort } from 'node:worker_threads';
+import { callTrack, compile, readTempoText, type Sheet } from '../core/index';
+import { medianMs } from './measure';
+
+/** Milliseconds that scheduling takes in this worker. */
+export interface CallsFigures {
+  readonly first: number;
+  readonly anew: number;
+  readonly oneChange: number;
+  readonly again: number;
+}
+
+/** An hour of twenty rounds, each a build and two pieces, with rests; `mark` makes every title its own. */
+function hour(mark: number): Sheet {
+  const rounds = Array.from(
+    { length: 20 },
+    (_, at) =>
+      `round 2:00 "Round of bench ${mark} ${at}"\n  build ladder every 0:15: 1 2 3b 2\n  0:30 strong: 1 2 sl 6 3\n  0:30 all-out nonstop: 1 2\nrest 1:00`,
+  );
+  return readTempoText(rounds.join('\n')).sheet;
+}
+
+const sheets = Array.from({ length: 40 }, (_, mark) => ({ sheet: hour(mark), timeline: compile(hour(mark)) }));
+const [{ sheet, timeline } = { sheet: hour(0), timeline: compile(hour(0)) }] = sheets;
+const lengthOf = (words: string): number => words.length * 60;
+let next = 0;
+/** Other lengths each time, so that nothing is remembered. */
+function anew(): unknown {
+  const mark = (next += 1);
+  const one = sheets[mark % sheets.length] ?? { sheet, timeline };
+  return callTrack(one.sheet, { lengthOf: (words) => words.length * 60 + (mark % 997) }, one.timeline);
+}
+/** One round's title changed, as when a coach types; everything else stands where it stood. */
+function oneChange(): unknown {
+  const mark = (next += 1);
+  const blocks = sheet.blocks.map((block, at) => (at === 20 ? { ...block, title: `Changed ${mark}` } : block));
+  const changed = { ...sheet, blocks };
+  return callTrack(changed, { lengthOf }, compile(changed));
+}
+
+const start = performance.now();
+anew();
+const first = performance.now() - start;
+// A worker that has been asked a few dozen times, as it is while a sheet is edited; the engine has compiled it by then.
+for (let run = 0; run < 60; run += 1) anew();
+const figures: CallsFigures = {
+  first,
+  anew: medianMs(anew),
+  oneChange: medianMs(oneChange),
+  again: medianMs(() => callTrack(sheet, { lengthOf }, timeline)),
+};
+parentPort?.postMessage(figures);

@@ -1,0 +1,66 @@
+import { readTempoText } from '../formats/tempo-text/read';
+import { compile } from '../session/compile';
+import { findings } from '../session/findings/index';
+import type { Sheet } from '../session/schema';
+import { spokenLength } from './call';
+import { crowdedPieces, restNeeds } from './needs';
+import { callOptionsOf, callTrack } from './track';
+
+const sheetOf = (...lines: string[]): Sheet => readTempoText(lines.join('\n')).sheet;
+const crowded = (sheet: Sheet) => findings(sheet).filter(({ kind }) => kind === 'crowded piece');
+
+// Trade page, section 1: "a long combination takes longer to say than the gap before the next change"; 165 words a minute.
+describe('what a piece has the time to say', () => {
+  const long = '1 2 3b 2 5 4 2 3 1 2';
+  const sheet = sheetOf('warm-up 5:00', 'round 1:00', '0:55: 1 2', `0:05: ${long}`);
+
+  it('is too little where the combination takes longer than the piece lasts', () => {
+    const [found] = crowdedPieces(compile(sheet));
+    // Five, four and two words (364 ms each) in three parts with two pauses of 0.45 s; the last second before the bell is quiet.
+    const parts = ['one, two, three body, two', 'five, four, two, three', 'one, two'];
+    expect(found?.takes).toBe(parts.reduce((sum, words) => sum + spokenLength(words), 2 * 450));
+    expect(found?.room).toBe(4000);
+    expect(callTrack(sheet).dropped.some(({ key }) => key === found?.call.key)).toBeTrue();
+  });
+
+  it('is found, and each mend is enough', () => {
+    const [finding] = crowded(sheet);
+    expect(finding?.what).toMatch(/^“one, two, .*” takes \d\.\d s to say, and there are 4\.0 s for it$/);
+    expect(finding?.mends.map(({ label }) => label)).toEqual(['Make it 0:10', 'Say “As shown”', 'Leave this call out']);
+    for (const mend of finding?.mends ?? []) {
+      const after = mend.edit(sheet);
+      expect(crowded(after)).withContext(mend.label).toEqual([]);
+      expect(findings(after).filter(({ level }) => level === 'error')).toEqual([]);
+    }
+    const longer = finding?.mends[0]?.edit(sheet);
+    expect(
+      longer && callTrack(longer).calls.some(({ say }) => say.toLowerCase().startsWith('one, two, three body')),
+    ).toBeTrue();
+  });
+
+  it('is found once for a build, and mended for each of its stages', () => {
+    const build = sheetOf('warm-up 5:00', 'round 0:50', `build ladder every 0:05: ${long}`);
+    const found = crowded(build);
+    expect(found.length).toBeLessThanOrEqual(1);
+    for (const mend of found[0]?.mends.slice(0, 1) ?? [])
+      expect(findings(mend.edit(build)).filter(({ level }) => level === 'error')).toEqual([]);
+  });
+
+  it('is enough for a long combination in a long piece, however long it takes to say', () => {
+    const roomy = sheetOf('round 2:00', `2:00: ${long} ${long} ${long}`);
+    expect(crowded(roomy)).toEqual([]);
+    const [call] = callTrack(roomy).calls.filter(({ kind }) => kind === 'new');
+    expect(call && call.ms > 8000).toBeTrue();
+  });
+
+  it('asks nothing of what is not said', () => {
+    expect(crowdedPieces(compile(sheet), { ...callOptionsOf(sheet, compile(sheet)), talk: 'bells' })).toEqual([]);
+    expect(crowded({ ...sheet, calls: { quiet: ['new'] } })).toEqual([]);
+    const rest = sheetOf('round 1:00: 1', 'rest 0:30', 'round 1:00: 2');
+    expect(restNeeds(compile(rest))[0]?.what).toEqual(['water', 'breathing', 'preview']);
+    expect(restNeeds(compile(rest), { ...callOptionsOf(rest, compile(rest)), quiet: ['water'] })[0]?.what).toEqual([
+      'breathing',
+      'preview',
+    ]);
+  });
+});

@@ -1,0 +1,116 @@
+import type { CallKind } from '../../calls/kinds';
+import { crowdedPieces, restNeeds } from '../../calls/needs';
+import { callOptionsOf } from '../../calls/track';
+import type { Milliseconds } from '../../units';
+import { sayClock } from '../clock-text';
+import type { Leaf } from '../compile';
+import { changeBlock } from '../edit';
+import { nudgeTimes } from '../edit-many';
+import type { Sheet } from '../schema';
+import { perRound, stagesOf } from '../stages';
+import type { Checked, Finding, Mend } from './finding';
+
+/** Lengths are mended to the next five seconds. */
+const step: Milliseconds = 5000;
+const stepUp = (ms: Milliseconds): Milliseconds => Math.ceil(ms / step) * step;
+
+/** A rest that has not the time for what is said in it. */
+export function crowdedRestFindings({ sheet, timeline }: Checked): Finding[] {
+  const options = callOptionsOf(sheet, timeline);
+  const seen = new Set<string>();
+  return restNeeds(timeline, options).flatMap(({ leaf, needs, what }): Finding[] => {
+    if (needs <= leaf.ms || seen.has(leaf.blockId)) return [];
+    seen.add(leaf.blockId);
+    const enough = stepUp(needs);
+    const between = leaf.label === 'Rest' && leaf.block === 'rest' && leaf.pieceId === null;
+    return [
+      {
+        level: 'warning',
+        kind: 'crowded rest',
+        where: leaf.label,
+        what: `this rest is ${sayClock(leaf.ms)}; ${what.join(', ')} and the count need ${sayClock(enough)}`,
+        mend: `make the rest ${sayClock(enough)}, use shorter words, or leave reminders out`,
+        blockId: leaf.blockId,
+        mends: [
+          {
+            label: `Make the rest ${sayClock(enough)}`,
+            edit: (now) => {
+              const block = now.blocks.find(({ id }) => id === leaf.blockId);
+              return changeBlock(
+                now,
+                leaf.blockId,
+                between && block?.kind !== 'rest' ? { restMs: enough } : { ms: enough },
+              );
+            },
+          },
+          ...(what.includes('water') || what.includes('breathing')
+            ? [{ label: 'Leave water and breathing out', edit: (now: Sheet) => withQuiet(now, ['water', 'breathing']) }]
+            : []),
+          ...(sheet.calls?.wordings?.phrases?.some(({ key }) => key === 'next')
+            ? []
+            : [{ label: 'Say only the combination', edit: shortPreview }]),
+        ],
+      },
+    ];
+  });
+}
+
+function withQuiet(sheet: Sheet, kinds: readonly CallKind[]): Sheet {
+  return { ...sheet, calls: { ...sheet.calls, quiet: [...new Set([...(sheet.calls?.quiet ?? []), ...kinds])] } };
+}
+
+function shortPreview(sheet: Sheet): Sheet {
+  const { wordings } = sheet.calls ?? {};
+  const next = { key: 'next' as const, full: '{combination}' };
+  return {
+    ...sheet,
+    calls: { ...sheet.calls, wordings: { ...wordings, phrases: [...(wordings?.phrases ?? []), next] } },
+  };
+}
+
+/** The sheet with a piece, and the block around it, so much longer; a build's stages each. */
+function lengthened(sheet: Sheet, { blockId, pieceId }: Leaf, by: Milliseconds): Sheet {
+  const block = sheet.blocks.find(({ id }) => id === blockId);
+  const piece = block?.pieces.find(({ id }) => id === pieceId);
+  if (!block) return sheet;
+  const each = piece?.kind === 'build' && !perRound(piece) ? stagesOf(piece).length : 1;
+  const longer = piece ? nudgeTimes(sheet, new Set([piece.id]), by) : sheet;
+  return changeBlock(longer, blockId, { ms: (block.ms ?? 0) + by * each });
+}
+
+/** A combination that takes longer to say than there is time for it, once for each piece. */
+export function crowdedPieceFindings({ sheet, timeline }: Checked): Finding[] {
+  const seen = new Set<string>();
+  return crowdedPieces(timeline, callOptionsOf(sheet, timeline)).flatMap(({ leaf, call, takes, room }): Finding[] => {
+    const place = leaf.pieceId ?? leaf.blockId;
+    if (seen.has(place)) return [];
+    seen.add(place);
+    const by = stepUp(takes - room);
+    const change =
+      (edit: object) =>
+      (now: Sheet): Sheet => ({
+        ...now,
+        calls: {
+          ...now.calls,
+          edits: [...(now.calls?.edits ?? []).filter(({ key }) => key !== call.key), { key: call.key, ...edit }],
+        },
+      });
+    const mends: Mend[] = [
+      { label: `Make it ${sayClock(leaf.ms + by)}`, edit: (now) => lengthened(now, leaf, by) },
+      { label: 'Say “As shown”', edit: change({ say: 'As shown' }) },
+      { label: 'Leave this call out', edit: change({ muted: true }) },
+    ];
+    return [
+      {
+        level: 'warning',
+        kind: 'crowded piece',
+        where: leaf.label,
+        what: `“${call.phrases.at(-1)?.say ?? ''}” takes ${(takes / 1000).toFixed(1)} s to say, and there are ${(room / 1000).toFixed(1)} s for it`,
+        mend: `make it ${sayClock(leaf.ms + by)}, use shorter words, or leave the call out`,
+        blockId: leaf.blockId,
+        ...(leaf.pieceId ? { pieceId: leaf.pieceId } : {}),
+        mends,
+      },
+    ];
+  });
+}
