@@ -68,6 +68,7 @@ export {
   usualPhrases,
   wordingsSchema,
   type CallEdit,
+  type TechniqueFocus,
   type SheetCalls,
   type Wording,
   type Wordings,

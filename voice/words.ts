@@ -1,9 +1,17 @@
+import { demoSheets } from '../demo/sheets';
 import {
+  callOptionsOf,
+  candidatesOf,
+  compile,
   effortNames,
+  exercises,
   fullMoveName,
   move,
   moveKinds,
   numberWord,
+  readTempoText,
+  segmentsOf,
+  sessionTemplates,
   usualCheers,
   usualFocuses,
   usualPhrases,
@@ -16,11 +24,13 @@ function moveNames(): string[] {
   return moveKinds.flatMap((kind) => {
     const sides = kind.sides.length > 0 ? kind.sides : [undefined];
     const aims = kind.targets.length > 0 ? kind.targets : [undefined];
-    return sides.flatMap((side) => aims.map((target) => fullMoveName(move(kind.id, side, target))));
+    // A defence on its usual side is said without it.
+    const bare = kind.marked ? [kind.name] : [];
+    return [...bare, ...sides.flatMap((side) => aims.map((target) => fullMoveName(move(kind.id, side, target))))];
   });
 }
 
-const numbers = Array.from({ length: 61 }, (_, value) => numberWord(value).replace('-', ' '));
+const numbers = Array.from({ length: 100 }, (_, value) => numberWord(value));
 const oneToEight = numbers.slice(1, 9);
 
 /** Everything that is recorded, as it is spelt in a call: lower case, no signs. A new word is a line here. */
@@ -33,6 +43,8 @@ export function clipTexts(): string[] {
     'at',
     'per cent',
     ...moveNames(),
+    ...['thigh', 'hip', 'chest', 'jaw', 'as shown', 'free'],
+    ...exercises.map(({ name }) => name),
     ...effortNames,
     ...Object.values(usualPhrases).flatMap(({ full, short }) => [...fixedParts(full), ...fixedParts(short ?? '')]),
     ...usualFocuses.map(({ words }) => words),
@@ -78,13 +90,19 @@ export function clipTexts(): string[] {
     ...['skip', 'one more', 'each', 'build', 'long', 'light', 'fast', 'walk', 'mirror', 'learn', 'technique', 'power'],
   ];
   // A call is put together sentence by sentence, so those are recorded.
-  const sentences = said.flatMap((words) => words.split(/[,.:;!?]/));
-  const plain = sentences.map((words) =>
-    words
-      .toLowerCase()
-      .replace(/[^\p{L}\p{N} ]+/gu, ' ')
-      .replace(/\s+/g, ' ')
-      .trim(),
-  );
-  return [...new Set(plain)].filter(Boolean).sort();
+  const sentences = [...said, ...ownCalls()].flatMap(segmentsOf);
+  return [...new Set(sentences.map(({ words }) => words.join(' ')))].sort();
+}
+
+/** Everything that is said in our own sheets and templates, whether there is room for it or not. */
+function ownCalls(): string[] {
+  const sheets = [...demoSheets, ...sessionTemplates.map(({ text }) => readTempoText(text).sheet)];
+  return sheets.flatMap((sheet) => {
+    const timeline = compile(sheet);
+    const { candidates, breaks } = candidatesOf(timeline, callOptionsOf(sheet, timeline));
+    return [
+      ...candidates.filter(({ kind }) => kind !== 'bell').flatMap(({ phrases }) => phrases.map(({ say }) => say)),
+      ...breaks.flatMap(({ calls }) => calls.filter(({ kind }) => kind !== 'bell').map(({ say }) => say)),
+    ];
+  });
 }

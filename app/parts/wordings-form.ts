@@ -1,5 +1,31 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { phraseKeys, usualCheers, usualFocuses, usualPhrases, type PhraseKey, type Wordings } from '../../core/index';
+import {
+  onlyInFull,
+  phraseKeys,
+  usualCheers,
+  usualFocuses,
+  usualPhrases,
+  type TechniqueFocus,
+  type PhraseKey,
+  type Wordings,
+} from '../../core/index';
+
+/** A focus as a line of text: its words, then moves and bags in brackets. `Elbows in [jab, on heavy]` */
+function lineOf({ words, moves, bags = [] }: TechniqueFocus): string {
+  const about = [...moves, ...bags.map((bag) => `on ${bag}`)];
+  return about.length > 0 ? `${words} [${about.join(', ')}]` : words;
+}
+
+function focusOf(line: string): TechniqueFocus {
+  const match = /^(.+?)\s*\[([^\]]*)\]$/.exec(line);
+  const about = (match?.[2] ?? '')
+    .split(',')
+    .map((each) => each.trim())
+    .filter(Boolean);
+  const bags = about.flatMap((each) => /^on\s+(.+)$/.exec(each)?.[1]?.slice(0, 40) ?? []).slice(0, 20);
+  const moves = about.filter((each) => !/^on\s/.test(each)).map((each) => each.slice(0, 40));
+  return { words: match?.[1] ?? line, moves: moves.slice(0, 40), ...(bags.length > 0 ? { bags } : {}) };
+}
 
 /** The phrasebook: every wording in full and short, technique focuses, praise. */
 @Component({
@@ -19,20 +45,23 @@ import { phraseKeys, usualCheers, usualFocuses, usualPhrases, type PhraseKey, ty
             [value]="row.full"
             (change)="put(row.key, 'full', $event)"
         /></label>
-        <label
-          >short
-          <input
-            class="field"
-            type="text"
-            maxlength="400"
-            [placeholder]="row.usualShort"
-            [value]="row.short"
-            (change)="put(row.key, 'short', $event)"
-        /></label>
+        @if (row.hasShort) {
+          <label
+            >short
+            <input
+              class="field"
+              type="text"
+              maxlength="400"
+              [attr.aria-label]="row.key + ', short'"
+              [placeholder]="row.usualShort"
+              [value]="row.short"
+              (change)="put(row.key, 'short', $event)"
+          /></label>
+        }
       </div>
     }
     <label class="wide"
-      >Technique focuses, a line each; moves in brackets
+      >Technique focuses, a line each; moves and bags in brackets
       <textarea
         class="field"
         rows="5"
@@ -92,9 +121,7 @@ export class WordingsForm {
   readonly wordings = input.required<Wordings>();
   readonly changed = output<Wordings>();
 
-  protected readonly usualFocusText = usualFocuses
-    .map(({ words, moves }) => `${words} [${moves.join(', ')}]`)
-    .join('\n');
+  protected readonly usualFocusText = usualFocuses.map(lineOf).join('\n');
   protected readonly usualCheerText = usualCheers.join('\n');
   protected readonly rows = computed(() =>
     phraseKeys.map((key) => {
@@ -105,12 +132,11 @@ export class WordingsForm {
         short: own?.short ?? '',
         usual: usualPhrases[key].full,
         usualShort: usualPhrases[key].short ?? '',
+        hasShort: !onlyInFull.includes(key),
       };
     }),
   );
-  protected readonly focusText = computed(() =>
-    (this.wordings().focuses ?? []).map(({ words, moves }) => `${words} [${moves.join(', ')}]`).join('\n'),
-  );
+  protected readonly focusText = computed(() => (this.wordings().focuses ?? []).map(lineOf).join('\n'));
   protected readonly cheerText = computed(() => (this.wordings().cheers ?? []).join('\n'));
 
   private lines(event: Event): string[] {
@@ -132,16 +158,7 @@ export class WordingsForm {
   }
 
   protected putFocuses(event: Event): void {
-    const focuses = this.lines(event)
-      .slice(0, 60)
-      .map((line) => {
-        const match = /^(.*?)\s*(?:\[([^\]]*)\])?$/.exec(line);
-        const moves = (match?.[2] ?? '')
-          .split(',')
-          .map((move) => move.trim().slice(0, 40))
-          .filter(Boolean);
-        return { words: match?.[1] ? match[1] : line, moves };
-      });
+    const focuses = this.lines(event).slice(0, 60).map(focusOf);
     this.changed.emit({ ...this.wordings(), focuses: focuses.length > 0 ? focuses : undefined });
   }
 

@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { Observable } from 'rxjs';
-import type { Recording, Sheet } from '../../core/index';
+import type { Sheet } from '../../core/index';
 import type { AudioAnswer, AudioRequest } from '../workers/protocol';
 import { SettingsService } from './settings.service';
 import { VoiceService } from './voice.service';
@@ -26,16 +26,13 @@ export class AudioFileService {
         answers.next({ kind: 'failed', what: message || 'the worker stopped' });
         answers.complete();
       };
-      const request: AudioRequest = { sheet, wordings, talk, countFrom, rate, recording: this.recording(), as };
-      worker.postMessage(request);
+      void this.voices.spoken().then((recording) => {
+        const request: AudioRequest = { sheet, wordings, talk, countFrom, rate, recording, as };
+        worker.postMessage(request);
+      });
       return () => {
         worker.terminate();
       };
     });
-  }
-
-  private recording(): Recording | null {
-    const [voice, buffer] = [this.voices.voice(), this.voices.recording()];
-    return voice && buffer ? { voice, samples: buffer.getChannelData(0) } : null;
   }
 }

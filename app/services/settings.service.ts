@@ -11,6 +11,8 @@ const settingsSchema = z.object({
   volume: z.number().min(0).max(1).default(0.8),
   /** Who speaks: a voice of the pack, the device's own, or nobody. */
   voice: z.enum(['rms', 'slt', 'device', 'none']).default('rms'),
+  /** Whether the device is asked to turn music down while calls sound. */
+  duckMusic: z.boolean().default(true),
   talk: z.enum(talks).default('all'),
   /** The coach's own words for calls. */
   wordings: wordingsSchema.default({}),

@@ -2,6 +2,16 @@ import { inject, Injectable } from '@angular/core';
 import { attack, partialLevel, partialRing, sounds, type Clip, type Cue, type Milliseconds } from '../../core/index';
 import { SettingsService } from './settings.service';
 
+/** The audio session of a page, where a browser has one (W3C Audio Session, draft). */
+interface AudioSessionNavigator {
+  readonly audioSession?: { type: string };
+}
+
+/** Asks the device to turn music down while the page sounds; a browser without audio sessions is left as it is. */
+function askForQuiet(device: Navigator & AudioSessionNavigator): void {
+  if (device.audioSession) device.audioSession.type = 'transient';
+}
+
 /** Bells and ticks on the audio clock, made here from plain waves; nothing sounds before a person has pressed something. */
 @Injectable({ providedIn: 'root' })
 export class SoundService {
@@ -12,6 +22,7 @@ export class SoundService {
   /** Opens the audio clock; must be called from a press of a key or button. */
   async unlock(): Promise<void> {
     try {
+      if (this.settings.settings().duckMusic) askForQuiet(navigator);
       this.context ??= new AudioContext();
       await this.context.resume();
     } catch {

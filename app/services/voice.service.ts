@@ -5,6 +5,7 @@ import {
   spokenLength,
   voicePackSchema,
   type Milliseconds,
+  type Recording,
   type TrackWishes,
   type Voice,
   type VoicePack,
@@ -35,8 +36,10 @@ export class VoiceService {
     return { wordings, talk, countFrom, ...(voice ? { lengthOf: lengthIn(voice) } : {}) };
   });
 
+  /** Settles when the pack has been read, or cannot be. */
+  private readonly loaded = this.load();
+
   constructor() {
-    void this.load();
     effect(() => {
       const voice = this.voice();
       this.recording.set(null);
@@ -51,6 +54,14 @@ export class VoiceService {
     } catch {
       // Without the pack the calls are on the screen, and in the device's own voice where it has one.
     }
+  }
+
+  /** The chosen voice with its samples, once they are there; null where no recorded voice is chosen or it cannot be decoded. */
+  async spoken(): Promise<Recording | null> {
+    await this.loaded;
+    const voice = this.voice();
+    const buffer = voice && (await this.record(voice));
+    return voice && buffer ? { voice, samples: buffer.getChannelData(0) } : null;
   }
 
   private record(voice: Voice): Promise<AudioBuffer | null> {

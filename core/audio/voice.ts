@@ -42,7 +42,8 @@ const pauses = { word: 20, comma: 130, stop: 260 } as const;
 /** Longest run of words that is one clip. */
 const longestClip = 12;
 
-function segmentsOf(words: string): { readonly words: readonly string[]; readonly pause: Milliseconds }[] {
+/** Words between the signs that part them, as clips are named (small letters, numbers as words), with the pause behind them. `segmentsOf('Rest. Water')` */
+export function segmentsOf(words: string): { readonly words: readonly string[]; readonly pause: Milliseconds }[] {
   return [...words.matchAll(/([^,.:;!?·]+)([,.:;!?·]*)/g)]
     .map(([, text = '', sign = '']) => ({
       words: text

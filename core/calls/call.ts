@@ -78,6 +78,13 @@ export interface Dropped {
   readonly kind: CallKind;
   readonly say: string;
   readonly why: string;
+  /** When it would have been said at the earliest. */
+  readonly opens: SessionTime;
+}
+
+/** Whether a call may be moved: its window is longer than it is itself. `isMovable({ opens: 0, closes: 4000, ms: 700 })` → `true` */
+export function isMovable({ opens, closes, ms }: Pick<Call, 'opens' | 'closes' | 'ms'>): boolean {
+  return closes - opens > ms;
 }
 
 /** Between two calls (house value, trade page, section 9). */

@@ -93,7 +93,7 @@ describe('the scheduler of calls', () => {
     expect(shortened.calls.map(({ form, kind }) => `${kind} ${form}`)).toEqual(['preview short', 'water full']);
     const dropped = schedule([at('new', 0, 1000, 'one two'), at('focus', 0, 1000, 'chin down')]);
     expect(dropped.dropped).toEqual([
-      { key: 'focus', kind: 'focus', say: 'chin down', why: '“one two” matters more there' },
+      { key: 'focus', kind: 'focus', say: 'chin down', why: '“one two” matters more there', opens: 0 },
     ]);
     expect(schedule([at('focus', 0, 500, 'chin down now')]).dropped[0]?.why).toBe(
       'it takes 1.1 s, and there are 0.5 s',

@@ -122,7 +122,13 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
     candidates: made
       .filter(({ key }) => !edits.get(key)?.muted)
       .map((candidate) => edited(candidate, edits.get(candidate.key), speech)),
-    muted: muted.map(({ key, kind, phrases: [full] }) => ({ key, kind, say: full?.say ?? '', why: 'muted by you' })),
+    muted: muted.map(({ key, kind, from, phrases: [full] }) => ({
+      key,
+      kind,
+      say: full?.say ?? '',
+      why: 'muted by you',
+      opens: from,
+    })),
     breaks,
   };
 }

@@ -2,7 +2,7 @@ import type { Combination } from '../notation/combination';
 import type { Leaf } from '../session/compile';
 import { countByMove } from '../tally/counts';
 import type { Milliseconds, SessionTime } from '../units';
-import type { Focus } from './phrasebook';
+import type { TechniqueFocus } from './phrasebook';
 
 /** A technique focus is not said again before this long is over (house value). */
 export const focusAgain: Milliseconds = 360_000;
@@ -20,7 +20,7 @@ function namesIn(combination: Combination): readonly string[] {
 }
 
 /** Whether a focus belongs to what is struck and what is struck at. A word fits a move whose name holds it. */
-function fits({ moves, bags }: Focus, names: readonly string[], on: readonly string[]): boolean {
+function fits({ moves, bags }: TechniqueFocus, names: readonly string[], on: readonly string[]): boolean {
   return (
     (moves.length === 0 || moves.some((move) => names.some((name) => name.includes(move)))) &&
     (!bags || bags.length === 0 || bags.some((bag) => on.includes(bag)))
@@ -34,7 +34,7 @@ function fits({ moves, bags }: Focus, names: readonly string[], on: readonly str
 export function focusFor(
   leaves: readonly Leaf[],
   on: readonly string[],
-  focuses: readonly Focus[],
+  focuses: readonly TechniqueFocus[],
   trail: FocusTrail,
   at: SessionTime,
 ): string | null {

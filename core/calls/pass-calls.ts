@@ -1,3 +1,4 @@
+import type { Leaf } from '../session/leaf';
 import type { Pass } from '../session/passes';
 import type { Milliseconds } from '../units';
 import type { Call, Candidate } from './call';
@@ -77,12 +78,20 @@ export function endBell(pass: Pass, options: CallOptions): Candidate {
   return makerFor(`${placeOf(pass)} end`, options.speech).exactly('bell', pass.end, 'bell');
 }
 
+/** What is done in a leaf, in a few words. */
+function workOf(leaf: Leaf, speech: Speech): string {
+  if (leaf.combination) return sayCombination(leaf.combination, speech);
+  if (leaf.doing === 'free' || leaf.doing === 'unplanned') return 'free';
+  const { full, short } = callFor(leaf, speech);
+  return (short ?? full).replace(/\.\s*$/, '');
+}
+
 /** What the rest is followed by, in full and short. */
 function preview(next: Pass | undefined, speech: Speech): Wording | null {
   const leaf = next?.leaves[0];
   if (!leaf || !isRound(next)) return null;
-  const combination = leaf.combination ? sayCombination(leaf.combination, speech) : leaf.label;
-  return worded(speech, 'next', { round: leaf.label.split(' · ').slice(0, 2).join(', '), combination });
+  const name = leaf.detail ? leaf.label.slice(0, -` · ${leaf.detail}`.length) : leaf.label;
+  return worded(speech, 'next', { round: name.replaceAll(' · ', ', '), combination: workOf(leaf, speech) });
 }
 
 /** What would be good to say in a rest: water, breathing, the change of lanes, what comes next, the count. */

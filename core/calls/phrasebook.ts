@@ -13,7 +13,7 @@ export const focusSchema = z.strictObject({
   moves: z.array(z.string().min(1).max(40)).max(40),
   bags: z.array(bagNameSchema).max(20).optional(),
 });
-export type Focus = z.infer<typeof focusSchema>;
+export type TechniqueFocus = z.infer<typeof focusSchema>;
 
 const phrase = z.strictObject({ key: z.enum(phraseKeys), full: words, short: words.optional() });
 
@@ -74,7 +74,7 @@ export const usualPhrases: Readonly<Record<PhraseKey, Wording>> = {
  * What is reminded of when people tire (trade page, sections 7 and 9, content; common practice), from the strikes of a round
  * and the bag it is done on. A new one is a line here.
  */
-export const usualFocuses: readonly Focus[] = [
+export const usualFocuses: readonly TechniqueFocus[] = [
   { words: 'Rear hand stays at the cheek', moves: ['jab', 'lead hook', 'lead uppercut'] },
   { words: 'Step round it as it swings in', moves: [], bags: ['heavy'] },
   { words: 'Snap and touch, it stays standing', moves: [], bags: ['standing'] },

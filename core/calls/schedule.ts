@@ -92,6 +92,7 @@ const told = (candidate: Candidate, calls: readonly Call[]): Dropped => ({
   kind: candidate.kind,
   say: candidate.phrases[0]?.say ?? '',
   why: why(candidate, calls),
+  opens: candidate.opens ?? candidate.from,
 });
 
 /** The most important of them, no more at any moment than can be tried in every order. */
@@ -148,6 +149,8 @@ function shifted(schedule: Schedule, by: SessionTime): Schedule {
       opens: call.opens + by,
       closes: call.closes + by,
     })),
+    shortened: schedule.shortened.map((each) => ({ ...each, opens: each.opens + by })),
+    dropped: schedule.dropped.map((each) => ({ ...each, opens: each.opens + by })),
     crowded: schedule.crowded.map((report) => ({ ...report, from: report.from + by })),
   };
 }

@@ -4,12 +4,19 @@ import { schemeOrSix } from '../session/stored';
 import type { Milliseconds } from '../units';
 import { bellMs, spokenLength, type Part, type Phrase } from './call';
 import type { PhraseKey } from './kinds';
-import { usualCheers, usualFocuses, usualPhrases, type Focus, type Wording, type Wordings } from './phrasebook';
+import {
+  usualCheers,
+  usualFocuses,
+  usualPhrases,
+  type TechniqueFocus,
+  type Wording,
+  type Wordings,
+} from './phrasebook';
 
 /** How things are said: whose words, whose numbers, and how long they take. */
 export interface Speech {
   readonly wording: (key: PhraseKey) => Wording;
-  readonly focuses: readonly Focus[];
+  readonly focuses: readonly TechniqueFocus[];
   readonly cheers: readonly string[];
   readonly scheme: Scheme;
   readonly strikesAs: 'numbers' | 'names';

@@ -14,6 +14,12 @@ export function sayClock(ms: Milliseconds): string {
     : `${sign}${minutes}:${seconds}${rest}`;
 }
 
+/** A moment to the tenth, which is always shown. `sayTenths(91_300)` → `1:31.3` */
+export function sayTenths(ms: Milliseconds): string {
+  const text = sayClock(Math.floor(ms / 100) * 100);
+  return text.includes('.') ? text : `${text}.0`;
+}
+
 /** A length to the thousandth, for files. `exactClock(90_250)` → `1:30.25` */
 export function exactClock(ms: Milliseconds): string {
   const rest = ms % 1000;

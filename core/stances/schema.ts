@@ -6,16 +6,19 @@ export type StancePlanKind = (typeof stancePlans)[number];
 /** Pieces after which the class changes over, where the plan counts them and does not say (house value). */
 export const usualPieces = 2;
 
+/** Time to settle, and the pace of a combination the first time in the other stance (house values, trade page, section 8). */
+export const usualStances = { settleMs: 3000, firstPace: 0.8 } as const;
+
 /** A sheet's plan of stance changes; without one the blocks say it themselves (trade page, section 8; house values). */
 export const stancesSchema = z.strictObject({
   plan: z.enum(stancePlans),
   pieces: z.int().min(1).max(50).optional().describe('for each pieces: after how many'),
-  settleMs: z.int().min(0).max(60_000).default(3000).describe('time to settle in the other stance'),
+  settleMs: z.int().min(0).max(60_000).default(usualStances.settleMs).describe('time to settle in the other stance'),
   firstPace: z
     .number()
     .min(0.3)
     .max(1)
-    .default(0.8)
+    .default(usualStances.firstPace)
     .describe('pace of a combination the first time in the other stance'),
 });
 export type Stances = z.infer<typeof stancesSchema>;

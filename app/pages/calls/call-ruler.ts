@@ -1,19 +1,46 @@
+import { CdkDrag, type CdkDragEnd } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { sayClock, type Call, type CallTrack, type Dropped, type Timeline } from '../../../core/index';
+import {
+  isMovable,
+  sayClock,
+  sayTenths,
+  six,
+  writeCombination,
+  type Call,
+  type CallTrack,
+  type Dropped,
+  type Leaf,
+  type Milliseconds,
+  type Scheme,
+  type SessionTime,
+  type Timeline,
+} from '../../../core/index';
 
-/** A call as it stands on the ruler. */
+/** A call, or what is not said, as it stands on the ruler. */
 interface Row {
-  readonly call: Call;
-  /** Where its moment is, and where its words are; words give way to each other. */
+  readonly key: string;
+  readonly clock: string;
+  readonly words: string;
+  readonly note: string;
+  readonly kind: string;
+  readonly unsaid: boolean;
+  /** Where it is on the clock and how long, in pixels … */
   readonly at: number;
+  readonly length: number;
+  /** … and where its words stand; words give way to each other. */
   readonly y: number;
 }
 
-const rowHeight = 22;
+/** Large enough to be hit by a finger (WCAG 2.2, 2.5.8: 24 CSS pixels at least). */
+const rowHeight = 26;
+const tickMs: Milliseconds = 30_000;
+/** Moments of calls lie on this grid. */
+const gridMs: Milliseconds = 100;
 
-/** The script on a time ruler beside the session: pieces, stance bands, calls at their second. */
+/** The script on a time ruler beside the session: work and rest, stance bands, calls to scale at their moment, what is not said. */
 @Component({
   selector: 'kt-call-ruler',
+  imports: [CdkDrag],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="ruler" [style.height.px]="height()">
@@ -28,29 +55,58 @@ const rowHeight = 22;
           [style.top.px]="leaf.y"
           [style.height.px]="leaf.height"
           [title]="leaf.label + (leaf.other ? ', other stance' : '')"
-          ><span>{{ leaf.label }}{{ leaf.other ? ' (other stance)' : '' }}</span></span
         >
+          <span>{{ leaf.label }}</span>
+          @if (leaf.text) {
+            <span class="figures">{{ leaf.text }}</span>
+          }
+          @if (leaf.other) {
+            <span class="soft">other stance</span>
+          }
+        </span>
       }
       <svg class="lines" [attr.height]="height()" aria-hidden="true">
-        @for (row of rows(); track row.call.key) {
-          <path [attr.d]="'M0 ' + row.at + ' L22 ' + (row.y + 11)" />
+        @if (window(); as window) {
+          <rect class="window" x="1" width="13" rx="3" [attr.y]="window.y" [attr.height]="window.height" />
+        }
+        @for (row of rows(); track row.key) {
+          <rect x="4" width="7" rx="2" [class.unsaid]="row.unsaid" [attr.y]="row.at" [attr.height]="row.length" />
+          <path [attr.d]="'M11 ' + (row.at + 1) + ' L30 ' + (row.y + 13)" />
+        }
+        @if (playing() !== null) {
+          <path class="now" [attr.d]="'M0 ' + place(playing()!) + ' h30'" />
         }
       </svg>
+      @if (window(); as window) {
+        @if (window.movable) {
+          <span
+            class="handle"
+            cdkDrag
+            cdkDragLockAxis="y"
+            title="Drag inside its window"
+            [style.top.px]="window.at - 6"
+            [style.height.px]="window.length + 12"
+            (cdkDragEnded)="drop($event)"
+          ></span>
+        }
+      }
       <ol aria-label="Calls in order">
-        @for (row of rows(); track row.call.key) {
+        @for (row of rows(); track row.key) {
           <li [style.top.px]="row.y">
             <button
               type="button"
-              [attr.data-call]="row.call.key"
-              [attr.aria-pressed]="row.call.key === selected()"
-              [class.selected]="row.call.key === selected()"
-              [class.bell]="row.call.kind === 'bell'"
-              [class.changed]="changed().has(row.call.key)"
-              (click)="picked.emit(row.call.key)"
+              [attr.data-call]="row.unsaid ? null : row.key"
+              [attr.data-unsaid]="row.unsaid ? row.key : null"
+              [attr.aria-pressed]="row.key === selected()"
+              [class.selected]="row.key === selected()"
+              [class.bell]="row.kind === 'bell'"
+              [class.unsaid]="row.unsaid"
+              [class.changed]="changed().has(row.key)"
+              (click)="picked.emit(row.key)"
             >
-              <span class="figures">{{ clock(row.call.at) }}</span>
-              <span class="say">{{ row.call.kind === 'bell' ? 'bell' : row.call.say }}</span>
-              <span class="soft">{{ note(row.call) }}</span>
+              <span class="figures">{{ row.clock }}</span>
+              <span class="say">{{ row.words }}</span>
+              <span class="soft">{{ row.note }}</span>
             </button>
           </li>
         }
@@ -67,29 +123,47 @@ export class CallRuler {
   readonly selected = input<string | null>(null);
   /** Keys of calls that the coach has changed. */
   readonly changed = input<ReadonlySet<string>>(new Set());
+  /** By which numbers the work is written. */
+  readonly scheme = input<Scheme>(six);
+  /** What is being listened to, on the session's clock. */
+  readonly playing = input<SessionTime | null>(null);
   readonly picked = output<string>();
+  /** A call dragged to another moment of its window. */
+  readonly moved = output<{ readonly call: Call; readonly at: SessionTime }>();
 
-  private readonly short = computed(
-    () => new Map(this.track().shortened.map((each): [string, Dropped] => [each.key, each])),
-  );
+  private readonly short = computed(() => new Set(this.track().shortened.map(({ key }) => key)));
   protected readonly rows = computed((): Row[] => {
-    const calls = [...this.track().calls].sort((a, b) => a.at - b.at);
+    const said = this.track().calls.map((call) => this.rowOf(call));
+    const unsaid = this.track().dropped.map((each) => this.unsaidRow(each));
     let free = 0;
-    return calls.map((call) => {
-      const at = this.place(call.at);
-      const y = Math.max(at - rowHeight / 2, free);
-      free = y + rowHeight;
-      return { call, at, y };
-    });
+    return [...said, ...unsaid]
+      .sort((a, b) => a.at - b.at)
+      .map((row) => {
+        const y = Math.max(row.at - rowHeight / 2, free);
+        free = y + rowHeight;
+        return { ...row, y };
+      });
+  });
+  /** Where the chosen call may go. */
+  protected readonly window = computed(() => {
+    const call = this.chosen();
+    if (!call) return null;
+    return {
+      y: this.place(call.opens),
+      height: Math.max(2, this.place(call.closes - call.opens)),
+      at: this.place(call.at),
+      length: Math.max(2, this.place(call.ms)),
+      movable: isMovable(call),
+    };
   });
   protected readonly height = computed(
     () => Math.max(this.place(this.timeline().ms), this.rows().at(-1)?.y ?? 0) + rowHeight * 2,
   );
   protected readonly ticks = computed(() =>
-    Array.from({ length: Math.floor(this.timeline().ms / 30_000) + 1 }, (_, index) => ({
+    Array.from({ length: Math.floor(this.timeline().ms / tickMs) + 1 }, (_, index) => ({
       at: index,
-      y: this.place(index * 30_000),
-      label: sayClock(index * 30_000),
+      y: this.place(index * tickMs),
+      label: sayClock(index * tickMs),
     })),
   );
   protected readonly leaves = computed(() =>
@@ -98,22 +172,55 @@ export class CallRuler {
       y: this.place(leaf.at),
       height: Math.max(2, this.place(leaf.ms) - 1),
       label: leaf.label,
+      text: this.textOf(leaf),
       rest: leaf.kind === 'rest',
       other: leaf.mirrored,
     })),
   );
 
-  private place(ms: number): number {
+  private chosen(): Call | undefined {
+    return this.track().calls.find(({ key }) => key === this.selected());
+  }
+
+  private textOf({ combination }: Leaf): string {
+    return combination ? writeCombination(combination, this.scheme()) : '';
+  }
+
+  protected place(ms: Milliseconds): number {
     return (ms / 1000) * this.scale();
   }
 
-  protected clock(at: number): string {
-    return `${sayClock(Math.floor(at / 1000) * 1000)}.${Math.floor((at % 1000) / 100)}`;
+  private rowOf(call: Call): Row {
+    const { key, at, ms, kind, say, parts } = call;
+    const notes = [
+      parts ? `${parts.length} parts` : '',
+      this.short().has(key) ? 'short' : '',
+      this.changed().has(key) ? 'yours' : '',
+    ];
+    return {
+      key,
+      clock: sayTenths(at),
+      words: kind === 'bell' ? 'bell' : say,
+      note: notes.filter(Boolean).join(', '),
+      kind,
+      unsaid: false,
+      at: this.place(at),
+      length: Math.max(2, this.place(ms)),
+      y: 0,
+    };
   }
 
-  protected note(call: Call): string {
-    const parts = call.parts ? `${call.parts.length} parts` : '';
-    const short = this.short().has(call.key) ? 'short' : '';
-    return [parts, short, this.changed().has(call.key) ? 'yours' : ''].filter(Boolean).join(', ');
+  private unsaidRow({ key, kind, say, opens }: Dropped): Row {
+    const at = this.place(opens);
+    return { key, clock: sayTenths(opens), words: say, note: 'not said', kind, unsaid: true, at, length: 2, y: 0 };
+  }
+
+  protected drop(event: CdkDragEnd): void {
+    const call = this.chosen();
+    event.source.reset();
+    if (!call) return;
+    const wished = call.at + (event.distance.y / this.scale()) * 1000;
+    const at = Math.min(call.closes - call.ms, Math.max(call.opens, Math.round(wished / gridMs) * gridMs));
+    this.moved.emit({ call, at });
   }
 }

@@ -1,7 +1,32 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { sayClock, type CallTrack, type Timeline } from '../../../core/index';
+import { sayClock, type CallKind, type CallTrack, type SessionTime, type Timeline } from '../../../core/index';
 
 const pageMs = 600_000;
+/** Lines that two columns hold at the usual size, and letters in a line of one. */
+const roomyLines = 105;
+const lineLetters = 54;
+
+/** Calls that come one after the other every few seconds, and so share a paragraph. */
+const runOn: readonly CallKind[] = ['drill', 'strikes'];
+
+interface Line {
+  readonly at: SessionTime;
+  readonly order: number;
+  readonly kind: CallKind | null;
+  readonly text: string;
+}
+
+/** Lines with what runs on put behind the one before: `0:12 three · 0:16 two`. */
+function paragraphs(lines: readonly Line[]): { readonly at: string; readonly head: boolean; readonly text: string }[] {
+  const out: { at: string; head: boolean; kind: CallKind | null; text: string }[] = [];
+  for (const { at, kind, text } of lines) {
+    const clock = sayClock(Math.floor(at / 1000) * 1000);
+    const last = out.at(-1);
+    if (last && kind && runOn.includes(kind) && last.kind === kind) last.text += ` · ${clock} ${text}`;
+    else out.push({ at: clock, head: kind === null, kind, text });
+  }
+  return out;
+}
 
 /** The script on paper: a page for every ten minutes, A4 or Letter. */
 @Component({
@@ -11,7 +36,7 @@ const pageMs = 600_000;
     @for (page of pages(); track page.from) {
       <section class="paper" aria-hidden="true">
         <h2>{{ title() || 'Sheet' }} · calls from {{ page.from }}</h2>
-        <div class="lines">
+        <div class="lines" [class.dense]="page.dense">
           @for (line of page.lines; track $index) {
             <p [class.head]="line.head">
               <span class="figures">{{ line.at }}</span> {{ line.text }}
@@ -37,9 +62,11 @@ const pageMs = 600_000;
       .lines {
         columns: 2;
         column-gap: 8mm;
-        height: 235mm;
-        column-fill: auto;
-        overflow: hidden;
+      }
+      .dense {
+        columns: 3;
+        column-gap: 5mm;
+        font-size: 6.5pt;
       }
       p {
         break-inside: avoid;
@@ -62,33 +89,33 @@ export class CallSheet {
     const firsts = leaves.filter(
       (leaf, at) => leaf.blockId !== leaves[at - 1]?.blockId || leaf.round !== leaves[at - 1]?.round,
     );
-    const all = [
+    const all: Line[] = [
       ...firsts.map((leaf) => ({
         at: leaf.at,
         order: 0,
-        head: true,
+        kind: null,
         text: leaf.label.split(' · ').slice(0, 2).join(' · '),
       })),
       ...this.track().calls.map(({ at, kind, say }) => ({
         at,
         order: 1,
-        head: false,
+        kind,
         text: kind === 'bell' ? '(bell)' : say,
       })),
       ...this.track().breaks.flatMap(({ at, calls }) =>
         calls.map(({ kind, say }) => ({
           at,
           order: 0.5,
-          head: false,
+          kind,
           text: `open break: ${kind === 'bell' ? '(bell)' : say}`,
         })),
       ),
     ].sort((a, b) => a.at - b.at || a.order - b.order);
-    return Array.from({ length: Math.max(1, Math.ceil(ms / pageMs)) }, (_, page) => ({
-      from: sayClock(page * pageMs),
-      lines: all
-        .filter(({ at }) => Math.min(Math.floor(at / pageMs), Math.ceil(ms / pageMs) - 1) === page)
-        .map(({ at, head, text }) => ({ at: sayClock(Math.floor(at / 1000) * 1000), head, text })),
-    }));
+    const count = Math.max(1, Math.ceil(ms / pageMs));
+    return Array.from({ length: count }, (_, page) => {
+      const lines = paragraphs(all.filter(({ at }) => Math.min(Math.floor(at / pageMs), count - 1) === page));
+      const long = lines.reduce((sum, { text }) => sum + Math.ceil((text.length + 6) / lineLetters), 0);
+      return { from: sayClock(page * pageMs), lines, dense: long > roomyLines };
+    });
   });
 }

@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+  viewChild,
+  type ElementRef,
+} from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
@@ -6,21 +17,25 @@ import type { Subscription } from 'rxjs';
 import {
   balanceOf,
   callKinds,
-  callOptionsOf,
-  candidatesOf,
+  isMovable,
   sayClock,
   stancePlans,
   stanceTimes,
   writeSrt,
+  usualPieces,
+  usualStances,
   writeVtt,
+  type Call,
   type CallEdit,
   type CallKind,
+  type SessionTime,
   type SheetCalls,
   type Wordings,
 } from '../../../core/index';
 import { AudioFileService } from '../../services/audio-file.service';
 import { Editor } from '../../services/editor';
 import { FilesService } from '../../services/files.service';
+import { SettingsService, type Settings } from '../../services/settings.service';
 import { TrackService } from '../../services/track.service';
 import { VoiceService } from '../../services/voice.service';
 import type { AudioRequest } from '../../workers/protocol';
@@ -30,6 +45,18 @@ import { CallSheet } from './call-sheet';
 import { Listener } from './listener';
 import { WordingsForm } from '../../parts/wordings-form';
 
+const speakers: Readonly<Record<Settings['voice'], string>> = {
+  rms: 'The low voice speaks',
+  slt: 'The high voice speaks',
+  device: 'This device’s voice speaks, where it has one',
+  none: 'Nobody speaks',
+};
+const talking: Readonly<Record<Settings['talk'], string>> = {
+  all: 'everything is called',
+  main: 'the main things are called',
+  bells: 'bells and counts only',
+};
+
 /** The script of a sheet: what is said when, what is not, in whose words; to be changed, heard and taken out as a file. */
 @Component({
   selector: 'kt-calls-page',
@@ -38,7 +65,7 @@ import { WordingsForm } from '../../parts/wordings-form';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './calls-page.html',
   styleUrl: './calls-page.scss',
-  host: { '(document:keydown)': 'onKey($event)' },
+  host: { '(document:keydown)': 'onKey($event, script()?.nativeElement)' },
 })
 export class CallsPage {
   readonly id = input.required<string>();
@@ -47,7 +74,9 @@ export class CallsPage {
   protected readonly voices = inject(VoiceService);
   private readonly audio = inject(AudioFileService);
   private readonly files = inject(FilesService);
+  private readonly settings = inject(SettingsService);
 
+  protected readonly script = viewChild<ElementRef<HTMLElement>>('script');
   protected readonly selected = signal<string | null>(null);
   protected readonly scale = signal(6);
   /** Share of a sound file that is done, and what went wrong. */
@@ -74,13 +103,10 @@ export class CallsPage {
   private readonly edits = computed(() => this.editor.sheet()?.calls?.edits ?? []);
   protected readonly edit = computed(() => this.edits().find(({ key }) => key === this.selected()) ?? null);
   protected readonly changed = computed(() => new Set(this.edits().map(({ key }) => key)));
-  /** When the window of the chosen call opens, without the coach's change of it. */
-  protected readonly opens = computed(() => {
-    const [sheet, timeline, call] = [this.editor.sheet(), this.editor.timeline(), this.call()];
-    if (!sheet || !timeline || !call) return 0;
-    const plain = { ...callOptionsOf(sheet, timeline, this.voices.wishes()), edits: [] };
-    return candidatesOf(timeline, plain).candidates.find(({ key }) => key === call.key)?.from ?? call.at;
-  });
+  /** The chosen one where it is not said. */
+  protected readonly unsaid = computed(() => this.track()?.dropped.find(({ key }) => key === this.selected()) ?? null);
+  /** The full form of the chosen one where it is said in short, and why. */
+  protected readonly short = computed(() => this.track()?.shortened.find(({ key }) => key === this.selected()) ?? null);
   /** Words without a clip in the chosen voice, each once. */
   protected readonly missing = computed(() => [
     ...new Set(
@@ -99,10 +125,15 @@ export class CallsPage {
       stances: `natural stance ${sayClock(natural)}, other stance ${sayClock(other)}, ${changes} ${changes === 1 ? 'change' : 'changes'}`,
     };
   });
+  /** Who speaks and how much, from the settings. */
+  protected readonly how = computed(() => {
+    const { voice, talk, countFrom } = this.settings.settings();
+    return `${speakers[voice]}; ${talking[talk]}; counted from ${countFrom}.`;
+  });
   protected readonly plan = computed(() => this.editor.sheet()?.stances?.plan ?? '');
   protected readonly quiet = computed(() => this.editor.sheet()?.calls?.quiet ?? []);
   protected readonly stanceFindings = computed(() =>
-    this.editor.findings().filter(({ kind }) => kind.startsWith('stance') || kind === 'crowded rest'),
+    this.editor.findings().filter(({ kind }) => kind.startsWith('stance') || kind.startsWith('crowded')),
   );
 
   private putCalls(change: Partial<SheetCalls>): void {
@@ -113,6 +144,11 @@ export class CallsPage {
     const others = this.edits().filter((each) => each.key !== key);
     const kept = edit && (edit.say !== undefined || edit.muted || edit.atMs !== undefined) ? [...others, edit] : others;
     this.putCalls({ edits: kept.length > 0 ? kept : undefined });
+  }
+
+  protected moveTo({ call, at }: { readonly call: Call; readonly at: SessionTime }): void {
+    const before = this.edits().find(({ key }) => key === call.key);
+    this.putEdit(call.key, { ...before, key: call.key, atMs: at - call.opens });
   }
 
   protected putWordings(wordings: Wordings): void {
@@ -129,7 +165,7 @@ export class CallsPage {
     const plan = stancePlans.find((each) => each === (event.target as HTMLSelectElement).value);
     this.editor.apply((sheet) => {
       const { stances, ...plain } = sheet;
-      return plan ? { ...plain, stances: { settleMs: 3000, firstPace: 0.8, ...stances, plan } } : plain;
+      return plan ? { ...plain, stances: { ...usualStances, ...stances, plan } } : plain;
     });
   }
 
@@ -141,9 +177,11 @@ export class CallsPage {
       this.editor.apply((sheet) => (sheet.stances ? { ...sheet, stances: { ...sheet.stances, [key]: value } } : sheet));
   }
 
-  protected listen(): void {
+  /** Plays from the chosen call, else from what is in view. */
+  protected listen(script: HTMLElement): void {
     const [track, timeline, call] = [this.track(), this.editor.timeline(), this.call()];
-    if (track && timeline) void this.listener.play(track, timeline, call?.at ?? 0);
+    const seen = Math.floor(script.scrollTop / this.scale()) * 1000;
+    if (track && timeline) void this.listener.play(track, timeline, call?.at ?? Math.min(seen, timeline.ms));
   }
 
   protected save(as: 'vtt' | 'srt'): void {
@@ -177,12 +215,13 @@ export class CallsPage {
   }
 
   protected readonly clock = sayClock;
+  protected readonly usualPieces = usualPieces;
 
   protected print(): void {
     window.print();
   }
 
-  protected onKey(event: KeyboardEvent): void {
+  protected onKey(event: KeyboardEvent, script: HTMLElement | undefined): void {
     const target = event.target as HTMLElement;
     if (target.matches('input, textarea, select')) return;
     const control = event.ctrlKey || event.metaKey;
@@ -192,16 +231,39 @@ export class CallsPage {
       else this.editor.undo();
       return;
     }
-    const key = target.dataset['call'];
+    const key = target.dataset['call'] ?? target.dataset['unsaid'];
     if (!key || control) return;
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (step !== undefined) {
       event.preventDefault();
-      const all = [...document.querySelectorAll<HTMLElement>('[data-call]')];
-      all[all.indexOf(target) + step]?.focus();
-    } else if (event.key.toLowerCase() === 'm') {
-      const before = this.edits().find((each) => each.key === key);
-      this.putEdit(key, { ...before, key, muted: true });
+      if (event.altKey) this.shift(key, step * 500);
+      else this.focusFrom(target, step);
+    } else this.onLetter(event.key.toLowerCase(), key, script);
+  }
+
+  private focusFrom(target: HTMLElement, step: number): void {
+    const all = [...document.querySelectorAll<HTMLElement>('[data-call], [data-unsaid]')];
+    all[all.indexOf(target) + step]?.focus();
+  }
+
+  /** Moves a call inside its window. */
+  private shift(key: string, by: number): void {
+    const call = this.track()?.calls.find((each) => each.key === key);
+    if (!call || !isMovable(call)) return;
+    this.selected.set(key);
+    this.moveTo({ call, at: Math.min(call.closes - call.ms, Math.max(call.opens, call.at + by)) });
+  }
+
+  private onLetter(letter: string, key: string, script: HTMLElement | undefined): void {
+    const before = this.edits().find((each) => each.key === key);
+    const call = this.track()?.calls.find((each) => each.key === key);
+    if (letter === 'm')
+      this.putEdit(key, before?.muted ? { ...before, muted: undefined } : { ...before, key, muted: true });
+    if (letter === 'l' && call && isMovable(call))
+      this.putEdit(key, { ...before, key, atMs: before?.atMs === undefined ? call.at - call.opens : undefined });
+    if (letter === 'p' && script) {
+      this.selected.set(key);
+      this.listen(script);
     }
   }
 }

@@ -1,5 +1,7 @@
+import { CdkDrag } from '@angular/cdk/drag-drop';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { callTrack, compile, readTempoText, type CallEdit, type Sheet, type Wordings } from '../../../core/index';
+import { By } from '@angular/platform-browser';
 import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
 import { VoiceService } from '../../services/voice.service';
@@ -67,6 +69,39 @@ describe('the calls of a sheet', () => {
     fixture.destroy();
   });
 
+  it('are moved, locked and muted by keys, also where they are not said', async () => {
+    const fixture = await open(sheetOf('round 2:00: 1 2 3'));
+    const focus = (): HTMLElement | null => host(fixture).querySelector('[data-call$="focus"]');
+    const clock = (): string => focus()?.querySelector('.figures')?.textContent ?? '';
+    const before = clock();
+    const key = (init: KeyboardEventInit): void => {
+      focus()?.dispatchEvent(new KeyboardEvent('keydown', { bubbles: true, ...init }));
+    };
+    key({ key: 'ArrowDown', altKey: true });
+    await until(() => {
+      TestBed.tick();
+      return clock() !== before;
+    });
+    expect(focus()?.textContent).toContain('yours');
+    key({ key: 'l' });
+    await until(() => {
+      TestBed.tick();
+      return clock() === before;
+    });
+    key({ key: 'm' });
+    const unsaid = (): HTMLElement | null => host(fixture).querySelector('[data-unsaid$="focus"]');
+    await until(() => {
+      TestBed.tick();
+      return unsaid() !== null;
+    });
+    unsaid()?.dispatchEvent(new KeyboardEvent('keydown', { key: 'm', bubbles: true }));
+    await until(() => {
+      TestBed.tick();
+      return focus() !== null;
+    });
+    fixture.destroy();
+  });
+
   it('follow a stance plan, with the balance beside it', async () => {
     const fixture = await open(sheetOf('round 1:00 x4 rest 0:30: 1 1 2'));
     expect(host(fixture).textContent).toContain('0 changes');
@@ -116,8 +151,7 @@ describe('parts of the calls', () => {
     if (!call) throw new Error('no focus');
     const fixture = TestBed.createComponent(CallForm);
     const opens = call.at - 1000;
-    fixture.componentRef.setInput('call', call);
-    fixture.componentRef.setInput('opens', opens);
+    fixture.componentRef.setInput('call', { ...call, opens });
     const changes: (CallEdit | null)[] = [];
     fixture.componentInstance.changed.subscribe((edit) => changes.push(edit));
     await fixture.whenStable();
@@ -125,8 +159,8 @@ describe('parts of the calls', () => {
     if (field) field.value = 'Elbows down';
     field?.dispatchEvent(new Event('change'));
     press(fixture, '+ 0.5 s');
-    press(fixture, 'Lock here');
-    press(fixture, 'Mute');
+    press(fixture, 'L Lock here');
+    press(fixture, 'M Mute');
     expect(changes).toEqual([
       { key: call.key, say: 'Elbows down' },
       { key: call.key, atMs: 1500 },
@@ -135,9 +169,59 @@ describe('parts of the calls', () => {
     ]);
     fixture.componentRef.setInput('edit', { key: call.key, atMs: 1000 });
     await fixture.whenStable();
-    press(fixture, 'Let it move');
+    press(fixture, 'L Let it move');
     press(fixture, 'As it was');
     expect(changes.slice(4)).toEqual([{ key: call.key, atMs: undefined }, null]);
+    // At the end of its window it goes no further.
+    fixture.componentRef.setInput('call', { ...call, opens, closes: call.at + call.ms + 200 });
+    await fixture.whenStable();
+    press(fixture, '+ 0.5 s');
+    expect(changes.at(-1)).toEqual({ key: call.key, atMs: 1200 });
+  });
+
+  it('one that is not said tells why, and can be put before others', async () => {
+    const fixture = TestBed.createComponent(CallForm);
+    const unsaid = { key: 'k', kind: 'focus' as const, say: 'Chin down', why: 'there is no room', opens: 12_300 };
+    fixture.componentRef.setInput('unsaid', unsaid);
+    const changes: (CallEdit | null)[] = [];
+    fixture.componentInstance.changed.subscribe((edit) => changes.push(edit));
+    await fixture.whenStable();
+    expect(host(fixture).textContent).toContain('focus at 0:12.3, not said');
+    expect(host(fixture).textContent).toContain('“Chin down”: there is no room.');
+    press(fixture, 'Say it before others');
+    fixture.componentRef.setInput('edit', { key: 'k', muted: true });
+    await fixture.whenStable();
+    press(fixture, 'Say it again');
+    expect(changes).toEqual([{ key: 'k', atMs: 0 }, null]);
+  });
+
+  it('the ruler shows what is not said in its place, and a dragged call stays inside its window', async () => {
+    const crowded = sheetOf('round 1:00: 1 2', 'rest 0:10', 'round 1:00 "The long way round": 1 2 3b 2 5 4 1 2 3');
+    const made = callTrack(crowded);
+    const fixture = TestBed.createComponent(CallRuler);
+    const focus = made.calls.find(({ kind }) => kind === 'focus');
+    if (!focus) throw new Error('no focus');
+    fixture.componentRef.setInput('timeline', compile(crowded));
+    fixture.componentRef.setInput('track', made);
+    fixture.componentRef.setInput('selected', focus.key);
+    fixture.componentRef.setInput('scale', 10);
+    await fixture.whenStable();
+    expect(host(fixture).querySelectorAll('[data-unsaid]').length).toBe(made.dropped.length);
+    expect(made.dropped.length).toBeGreaterThan(0);
+    expect(host(fixture).querySelector('.window')?.getAttribute('height')).toBe(
+      String((focus.closes - focus.opens) / 100),
+    );
+    const moves: number[] = [];
+    fixture.componentInstance.moved.subscribe(({ at }) => moves.push(at));
+    const drag = (by: number): void => {
+      fixture.debugElement
+        .query(By.directive(CdkDrag))
+        .triggerEventHandler('cdkDragEnded', { distance: { x: 0, y: by }, source: { reset: () => undefined } });
+    };
+    drag(20);
+    drag(-10_000);
+    drag(10_000);
+    expect(moves).toEqual([focus.at + 2000, focus.opens, focus.closes - focus.ms]);
   });
 
   it('a bell has its one moment and no words to change', async () => {
@@ -146,7 +230,6 @@ describe('parts of the calls', () => {
       'call',
       track.calls.find(({ kind }) => kind === 'bell'),
     );
-    fixture.componentRef.setInput('opens', 0);
     await fixture.whenStable();
     expect(host(fixture).querySelector('input')?.disabled).toBeTrue();
     const move = [...host(fixture).querySelectorAll('button')].find(({ textContent }) => textContent.includes('+ 0.5'));
@@ -181,6 +264,24 @@ describe('parts of the calls', () => {
     expect(host(fixture).querySelectorAll('h2')[1]?.textContent).toContain('calls from 10:00');
   });
 
+  it('the call sheet puts a drill’s calls in one paragraph, and writes small where there is much', async () => {
+    const drills = sheetOf('round 10:00', '10:00 call go 1 gap 0-1');
+    const fixture = TestBed.createComponent(CallSheet);
+    const made = callTrack(drills);
+    fixture.componentRef.setInput('timeline', compile(drills));
+    fixture.componentRef.setInput('track', made);
+    await fixture.whenStable();
+    const count = made.calls.filter(({ kind }) => kind === 'drill').length;
+    expect(count).toBeGreaterThan(100);
+    const lines = [...host(fixture).querySelectorAll('p')].map(({ textContent }) => textContent);
+    expect(lines.length).toBeLessThan(count / 2);
+    expect(lines.join(' ').match(/\d go\b/g)?.length).toBe(count);
+    const busy = { ...made, calls: made.calls.map((call) => ({ ...call, kind: 'time' as const })) };
+    fixture.componentRef.setInput('track', busy);
+    await fixture.whenStable();
+    expect(host(fixture).querySelector('.dense')).not.toBeNull();
+  });
+
   it('the phrasebook keeps what is typed, in full and short, and forgets what is emptied', async () => {
     const fixture = TestBed.createComponent(WordingsForm);
     let wordings: Wordings = {};
@@ -202,11 +303,12 @@ describe('parts of the calls', () => {
     expect(wordings.phrases).toEqual([{ key: 'switch stance', full: 'Change over', short: 'Change' }]);
     await type(0, '.row input', '');
     expect(wordings.phrases?.[0]?.full).toBeUndefined();
-    await type(0, 'textarea', 'Elbows in [jab, cross]\nBreathe');
+    await type(0, 'textarea', 'Elbows in [jab, cross, on heavy, on speed]\nBreathe');
     expect(wordings.focuses).toEqual([
-      { words: 'Elbows in', moves: ['jab', 'cross'] },
+      { words: 'Elbows in', moves: ['jab', 'cross'], bags: ['heavy', 'speed'] },
       { words: 'Breathe', moves: [] },
     ]);
+    expect(host(fixture).querySelector('textarea')?.value).toBe('Elbows in [jab, cross, on heavy, on speed]\nBreathe');
     await type(1, 'textarea', ' Good \n\n');
     expect(wordings.cheers).toEqual(['Good']);
     host(fixture).querySelector<HTMLInputElement>('.tick input')?.click();

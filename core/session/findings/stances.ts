@@ -1,4 +1,5 @@
 import { balanceGoal, balanceOf } from '../../stances/balance';
+import { usualStances } from '../../stances/schema';
 import { mirrorStance } from '../../mechanics/walk';
 import { studyOf } from '../../mechanics/study-of';
 import type { Combination } from '../../notation/combination';
@@ -8,7 +9,6 @@ import type { Sheet } from '../schema';
 import { unusedId } from '../unused-id';
 import type { Checked, Finding } from './finding';
 
-const usualTimes = { settleMs: 3000, firstPace: 0.8 } as const;
 /** Strikes it takes to judge a session's balance (house value). */
 const enoughStrikes = 40;
 
@@ -24,7 +24,7 @@ function withRestBefore(sheet: Sheet, { blockId, round }: Leaf, timeline: Timeli
 
 const eachRound = (sheet: Sheet): Sheet => ({
   ...sheet,
-  stances: { ...usualTimes, ...sheet.stances, plan: 'each round' },
+  stances: { ...usualStances, ...sheet.stances, plan: 'each round' },
 });
 
 /** A session with mirrored work that still falls on one side. */
@@ -46,7 +46,7 @@ function balanceFinding({ sheet, tally, timeline }: Checked): Finding[] {
           : [
               {
                 label: 'Learn, then mirror',
-                edit: (now) => ({ ...now, stances: { ...usualTimes, ...now.stances, plan: 'learn then mirror' } }),
+                edit: (now) => ({ ...now, stances: { ...usualStances, ...now.stances, plan: 'learn then mirror' } }),
               },
             ],
     },
