@@ -99,6 +99,7 @@ function focusOf(line: string): TechniqueFocus {
     label {
       display: grid;
       flex: 1 1 8rem;
+      min-width: 0;
       gap: 0.1rem;
       color: var(--ink-soft);
       font-size: 0.82rem;
@@ -108,12 +109,19 @@ function focusOf(line: string): TechniqueFocus {
     }
     input,
     textarea {
+      width: 100%;
+      min-width: 0;
       color: var(--ink);
     }
     .tick {
       display: inline-flex;
       align-items: center;
+      gap: 0.35rem;
       min-height: 34px;
+
+      input {
+        width: auto;
+      }
     }
   `,
 })

@@ -74,6 +74,7 @@ export type PhraseKey = (typeof phraseKeys)[number];
 export const onlyInFull: readonly PhraseKey[] = [
   'water',
   'ten seconds',
+  'add on',
   'add',
   'effort',
   'open break',

@@ -16,6 +16,13 @@ import { phrases, worded, type Speech } from './speech';
 
 /** A time is not called later than this (house value). */
 const lateTime: Milliseconds = 4000;
+/** Which time left is told in a round of which length (trade page, section 9; the lengths are house values). */
+const timesLeft: readonly (readonly [seconds: number, least: Milliseconds, most: Milliseconds])[] = [
+  [120, 270_000, Infinity],
+  [60, 120_000, Infinity],
+  [30, 60_000, Infinity],
+  [15, 30_000, 60_000],
+];
 /** From this length on a round is cheered (house value). */
 const cheerFrom: Milliseconds = 120_000;
 
@@ -38,6 +45,7 @@ function placeOf(pass: Pass): string {
 
 function sayTime(seconds: number, speech: Speech): Wording {
   if (seconds === 60) return worded(speech, 'one minute left');
+  if (seconds % 60 === 0) return worded(speech, 'minutes left', { minutes: numberWord(seconds / 60) });
   return worded(speech, 'seconds left', { seconds: numberWord(seconds) });
 }
 
@@ -57,9 +65,8 @@ export function roundCalls(pass: Pass, trail: FocusTrail, cheered: number, optio
   if (length > countFrom * 1000 + 1000) out.push(...countDown(pass, make, options));
   const timed = (at: number, { full, short }: Wording): Candidate =>
     make.within('time', at, at + lateTime, full, short);
-  for (const seconds of [60, 30])
-    if (length >= seconds * 2000 || (seconds === 30 && length >= 60_000))
-      out.push(timed(pass.end - seconds * 1000, sayTime(seconds, speech)));
+  for (const [seconds, least, most] of timesLeft)
+    if (length >= least && length < most) out.push(timed(pass.end - seconds * 1000, sayTime(seconds, speech)));
   if (length >= 120_000 && length / 2 !== 60_000) out.push(timed(pass.at + length / 2, worded(speech, 'half way')));
   const bags = options.bagsOf(pass.leaves[0]?.blockId ?? '');
   for (const [least, from, until] of focusTimes) {

@@ -77,6 +77,16 @@ describe('worked calls: a round of three minutes', () => {
     });
   });
 
+  it('tells more of it in a long round, and something in a short one', () => {
+    const times = (length: string): string[] =>
+      at(track(`round ${length}: 1 2`).calls, 'time').map((each) => each.replace(/^\S+ /, ''));
+    expect(times('5:00')).toEqual(['half way', 'two minutes left', 'one minute left', 'thirty seconds left']);
+    expect(times('2:00')).toEqual(['one minute left', 'thirty seconds left']);
+    expect(times('1:00')).toEqual(['thirty seconds left']);
+    expect(times('0:45')).toEqual(['fifteen seconds left']);
+    expect(times('0:20')).toEqual([]);
+  });
+
   it('reminds of technique late in it, and cheers before', () => {
     const focuses = calls.filter(({ kind }) => kind === 'focus');
     expect(focuses.length).toBe(2);

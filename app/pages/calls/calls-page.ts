@@ -1,10 +1,12 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   DestroyRef,
   effect,
   inject,
+  Injector,
   input,
   signal,
   viewChild,
@@ -45,6 +47,9 @@ import { CallSheet } from './call-sheet';
 import { Listener } from './listener';
 import { WordingsForm } from '../../parts/wordings-form';
 
+/** The call that a row stands for. */
+const keyOf = ({ dataset }: HTMLElement): string | null => dataset['call'] ?? dataset['unsaid'] ?? null;
+
 const speakers: Readonly<Record<Settings['voice'], string>> = {
   rms: 'The low voice speaks',
   slt: 'The high voice speaks',
@@ -83,6 +88,9 @@ export class CallsPage {
   protected readonly rendering = signal<number | null>(null);
   protected readonly failed = signal('');
   private job: Subscription | null = null;
+  private readonly injector = inject(Injector);
+  /** The call that a key was last pressed on. */
+  private key: string | null = null;
   protected readonly kinds = callKinds.filter((kind) => kind !== 'bell');
   protected readonly plans = stancePlans;
 
@@ -92,6 +100,21 @@ export class CallsPage {
   constructor() {
     effect(() => {
       void this.editor.open(this.id());
+    });
+    // A row that changes its place falls out of focus; the keys go on where they were.
+    effect(() => {
+      this.track();
+      const { key } = this;
+      if (key === null) return;
+      afterNextRender(
+        () => {
+          if (document.activeElement === document.body)
+            this.rows()
+              .find((row) => keyOf(row) === key)
+              ?.focus();
+        },
+        { injector: this.injector },
+      );
     });
     inject(DestroyRef).onDestroy(() => {
       this.listener.stop();
@@ -231,8 +254,9 @@ export class CallsPage {
       else this.editor.undo();
       return;
     }
-    const key = target.dataset['call'] ?? target.dataset['unsaid'];
-    if (!key || control) return;
+    const key = keyOf(target);
+    this.key = key;
+    if (key === null || control) return;
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
     if (step !== undefined) {
       event.preventDefault();
@@ -242,8 +266,12 @@ export class CallsPage {
   }
 
   private focusFrom(target: HTMLElement, step: number): void {
-    const all = [...document.querySelectorAll<HTMLElement>('[data-call], [data-unsaid]')];
+    const all = this.rows();
     all[all.indexOf(target) + step]?.focus();
+  }
+
+  private rows(): HTMLElement[] {
+    return [...document.querySelectorAll<HTMLElement>('[data-call], [data-unsaid]')];
   }
 
   /** Moves a call inside its window. */

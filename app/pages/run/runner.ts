@@ -130,8 +130,10 @@ export class Runner {
   }
 
   stopNow(): void {
+    const before = this.state();
     this.sound.silence();
     this.change(stopNow);
+    if (this.state() !== before && this.rate === 1) this.speaker.stop();
   }
 
   private change(deed: (state: RunState, now: Moment) => RunState): void {

@@ -20,7 +20,7 @@ const voice: Voice = {
   id: 'v',
   name: 'V',
   files: ['v.ogg'],
-  clips: { one: [0, 300], two: [300, 300], three: [600, 300], 'ten seconds': [900, 700] },
+  clips: { one: [0, 300], two: [300, 300], three: [600, 300], 'ten seconds': [900, 700], stop: [1600, 300] },
 };
 
 /** Sound that only remembers what it was asked for. */
@@ -51,6 +51,7 @@ describe('the speaker', () => {
         recorded ? new OfflineAudioContext(1, 1, 16_000).createBuffer(1, 16_000, 16_000) : null,
       ),
       wishes: signal<TrackWishes>({}),
+      lengthOf: (words: string): number => words.length * 100,
       missing: (words: string): readonly string[] => (/hose/.test(words) ? ['hose'] : []),
     };
     TestBed.configureTestingModule({
@@ -132,6 +133,31 @@ describe('the speaker', () => {
     expect(heard.said).toEqual([]);
     speaker.show(state, leaf(0), 28_100, 1);
     expect(heard.said).toEqual(['two']);
+  });
+
+  it('gives the device’s voice all of an open break at once, since each saying cuts the last one off', () => {
+    const { speaker, heard, leaf } = setUp('round 0:30: 1\nrest open\nround 0:30: 2', false);
+    heard.hasVoice = true;
+    const waiting = takeUp(30_000, 0, [], 1);
+    speaker.from(30_000);
+    speaker.show({ ...waiting, phase: 'break' }, leaf(1), 30_000, 1);
+    expect(heard.said.length).toBe(1);
+    expect(heard.said[0]).toContain('Open break');
+    expect(heard.said[0]).toContain('Next, Round 2: two');
+  });
+
+  it('says stop at once, in the coach’s own word where there is one', () => {
+    const { speaker, heard } = setUp('round 0:30: 1 2');
+    speaker.stop();
+    expect(heard.clips).toEqual([{ words: 'stop', at: 5000 }]);
+    expect(speaker.said()).toBe('Stop.');
+    const device = ((): ReturnType<typeof setUp> => {
+      TestBed.resetTestingModule();
+      return setUp('phrase: stop "All stop"\nround 0:30: 1', false);
+    })();
+    device.heard.hasVoice = true;
+    device.speaker.stop();
+    expect(device.heard.said).toEqual(['All stop']);
   });
 
   it('says to get ready before second zero', () => {

@@ -8,6 +8,7 @@ import {
   speechOf,
   type Call,
   type Leaf,
+  type Milliseconds,
   type RunState,
   type SessionTime,
   type Sheet,
@@ -81,6 +82,13 @@ export class Speaker {
     if (fresh && state.phase === 'running' && rate === 1 && this.leaveToDevice(call.say)) this.sound.say(call.say);
   }
 
+  /** Says at once that everybody stops; it goes before every other call (trade page, section 9). */
+  stop(): void {
+    const { full } = speechOf(this.sheet(), this.settings.settings().wordings).wording('stop');
+    this.said.set(full);
+    this.sayNow({ say: full, ms: this.voices.lengthOf(full) }, 0);
+  }
+
   private enter(leaf: Leaf, state: RunState, rate: number): void {
     this.leaf = leaf;
     this.shown = null;
@@ -91,14 +99,19 @@ export class Speaker {
   /** What is said at an open break, from now on, one after the other. */
   private sayBreak(passed: number): void {
     const open = this.track()?.breaks[passed];
+    const calls = (open?.calls ?? []).filter(({ kind }) => kind !== 'bell');
+    // The device's voice is cut off by what it is given next, so it is given all of it.
+    if (calls.some(({ say }) => this.leaveToDevice(say))) this.sound.say(calls.map(({ say }) => say).join(' '));
+    else for (const call of calls) this.sayNow(call, call.at - (open?.at ?? 0));
+  }
+
+  /** Says a call so long from now. */
+  private sayNow(call: Pick<Call, 'say' | 'ms' | 'parts'>, from: Milliseconds): void {
     const now = this.sound.now();
     const [voice, recording] = [this.voices.voice(), this.voices.recording()];
-    for (const call of open?.calls ?? []) {
-      if (call.kind === 'bell') continue;
-      if (this.leaveToDevice(call.say)) this.sound.say(call.say);
-      else if (recording && voice && now !== null)
-        this.sound.speakAt(recording, clipsOfCall(call, voice).clips, now + call.at - (open?.at ?? 0));
-    }
+    if (this.leaveToDevice(call.say)) this.sound.say(call.say);
+    else if (recording && voice && now !== null)
+      this.sound.speakAt(recording, clipsOfCall(call, voice).clips, now + from);
   }
 
   /** Free words are left to the device's own voice where there is one; else the clips say what they can. */
