@@ -19,18 +19,10 @@ export const callKinds = [
 ] as const;
 export type CallKind = (typeof callKinds)[number];
 
-/** Calls that a coach who talks little still makes. */
-export const mainKinds: readonly CallKind[] = [
-  'bell',
-  'new',
-  'own',
-  'stance',
-  'count',
-  'effort',
-  'drill',
-  'lanes',
-  'strikes',
-];
+/** Calls that a coach who talks little leaves out … */
+const beyondMain: readonly CallKind[] = ['time', 'preview', 'reminder', 'focus', 'water', 'breathing', 'cheer'];
+/** … and those that are still made. */
+export const mainKinds: readonly CallKind[] = callKinds.filter((kind) => !beyondMain.includes(kind));
 
 export const talks = ['all', 'main', 'bells'] as const;
 /** How much is said. */

@@ -78,7 +78,7 @@ export function rotationBoard(sheet: Sheet, timeline: Timeline = compile(sheet))
   const wished = sheet.groups ?? kinds.length;
   const count = people > 0 ? Math.min(people, wished) : wished;
   const groups = groupSizes(people, count);
-  const { turns: rows, sharing } = rotate(count, kinds);
+  const { turns: rows } = rotate(count, kinds);
   const met = groups.map(() => new Set<string>());
   const turns = turnPasses(sheet, timeline).map(({ pass, changeOver }, at): Turn => {
     const row = rows[at % rows.length] ?? [];
@@ -97,14 +97,20 @@ export function rotationBoard(sheet: Sheet, timeline: Timeline = compile(sheet))
       changeOver,
     };
   });
-  // Groups that share a kind need the places of all of them.
-  const largest = (groups[0] ?? 0) * sharing;
+  /** Groups that meet at a kind in one turn need the places of all of them. */
+  const most = (kind: string): number =>
+    Math.max(
+      0,
+      ...turns.map(({ stations }) =>
+        stations.reduce((sum, { bag, people: here }) => sum + (bag === kind ? here : 0), 0),
+      ),
+    );
   return {
     groups,
     kinds,
     turns,
     needsMs: sheet.changeOverMs ?? usualChangeOverMs,
     missed: kinds.filter((kind) => turns.length > 0 && met.some((each) => !each.has(kind))),
-    crowded: lanes.flatMap(({ bag, places }) => (largest > places ? [{ bag, people: largest, places }] : [])),
+    crowded: lanes.flatMap(({ bag, places }) => (most(bag) > places ? [{ bag, people: most(bag), places }] : [])),
   };
 }

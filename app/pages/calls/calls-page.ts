@@ -30,6 +30,7 @@ import {
   type Call,
   type CallEdit,
   type CallKind,
+  type Finding,
   type SessionTime,
   type SheetCalls,
   type Wordings,
@@ -45,6 +46,7 @@ import { CallForm } from './call-form';
 import { CallRuler } from './call-ruler';
 import { CallSheet } from './call-sheet';
 import { Listener } from './listener';
+import { FindingsPanel } from '../../parts/findings-panel';
 import { WordingsForm } from '../../parts/wordings-form';
 
 /** The call that a row stands for. */
@@ -65,7 +67,7 @@ const talking: Readonly<Record<Settings['talk'], string>> = {
 /** The script of a sheet: what is said when, what is not, in whose words; to be changed, heard and taken out as a file. */
 @Component({
   selector: 'kt-calls-page',
-  imports: [CallForm, CallRuler, CallSheet, MatMenuModule, RouterLink, WordingsForm],
+  imports: [CallForm, CallRuler, CallSheet, FindingsPanel, MatMenuModule, RouterLink, WordingsForm],
   providers: [Editor, Listener],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './calls-page.html',
@@ -155,9 +157,23 @@ export class CallsPage {
   });
   protected readonly plan = computed(() => this.editor.sheet()?.stances?.plan ?? '');
   protected readonly quiet = computed(() => this.editor.sheet()?.calls?.quiet ?? []);
-  protected readonly stanceFindings = computed(() =>
+  /** What is found about stances and about the time to say things. */
+  protected readonly saidFindings = computed(() =>
     this.editor.findings().filter(({ kind }) => kind.startsWith('stance') || kind.startsWith('crowded')),
   );
+
+  protected mend({ mends }: Finding, at: number): void {
+    const mend = mends[at];
+    if (mend) this.editor.apply(mend.edit);
+  }
+
+  /** Brings what a finding is about into view. */
+  protected show({ blockId, pieceId }: Finding, script: HTMLElement): void {
+    const leaf = this.editor
+      .timeline()
+      ?.leaves.find((each) => each.blockId === blockId && (pieceId === undefined || each.pieceId === pieceId));
+    if (leaf) script.scrollTop = (leaf.at / 1000) * this.scale();
+  }
 
   private putCalls(change: Partial<SheetCalls>): void {
     this.editor.apply((sheet) => ({ ...sheet, calls: { ...sheet.calls, ...change } }));

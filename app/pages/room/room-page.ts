@@ -4,7 +4,6 @@ import {
   bagKinds,
   fromUnits,
   inUnits,
-  levels,
   roomBagName,
   roomSays,
   usualBag,
@@ -13,6 +12,7 @@ import {
   type RoomBag,
 } from '../../../core/index';
 import { MeasureField } from '../../parts/measure-field';
+import { PeopleFields } from '../../parts/people-fields';
 import { freshId } from '../../services/fresh-id';
 import { RoomService } from '../../services/room.service';
 import { SettingsService } from '../../services/settings.service';
@@ -25,7 +25,7 @@ import { RoomPlan, type Placed } from './room-plan';
 /** Who is here, which bags, and what the numbers say. */
 @Component({
   selector: 'kt-room-page',
-  imports: [BagForm, MeasureField, NextSteps, OwnBags, RoomElevation, RoomPlan],
+  imports: [BagForm, MeasureField, NextSteps, OwnBags, PeopleFields, RoomElevation, RoomPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './room-page.html',
   styleUrl: './room-page.scss',
@@ -36,7 +36,6 @@ export class RoomPage {
   private readonly snack = inject(MatSnackBar);
 
   protected readonly selected = signal<string | null>(null);
-  protected readonly levels = levels;
   protected readonly kinds = computed(() => [
     ...bagKinds,
     ...(this.rooms.room()?.ownBags ?? []).map(({ name }) => name),
@@ -66,18 +65,6 @@ export class RoomPage {
         .open(undo, 'Undo', { duration: 8000 })
         .onAction()
         .subscribe(() => void putBack());
-  }
-
-  protected putCount(key: 'people' | 'leftHanded', event: Event): void {
-    const text = this.text(event);
-    const count = Math.round(Number(text));
-    if (text === '') void this.put({ [key]: undefined });
-    else if (count >= 0 && count <= 500) void this.put({ [key]: count });
-  }
-
-  protected putLevel(event: Event): void {
-    const level = levels.find((each) => each === this.text(event));
-    void this.put({ level });
   }
 
   protected putStatures(event: Event): void {

@@ -16,7 +16,7 @@ import { freshId } from '../../services/fresh-id';
 import { testProviders, until } from '../../spec-store.spec';
 import { BlockView } from './block-view';
 import type { BlockRow, PieceRow } from '../../services/editor';
-import { FindingsPanel } from './findings-panel';
+import { FindingsPanel } from '../../parts/findings-panel';
 import { PieceView } from './piece-view';
 import { SheetTotals } from './sheet-totals';
 

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import {
   bagKinds,
   formsOf,
-  levels,
   partNameFault,
   sayFault,
   schemeOrSix,
@@ -12,6 +11,7 @@ import {
   type Combination,
   type Sheet,
 } from '../../../core/index';
+import { PeopleFields } from '../../parts/people-fields';
 import { TapAlong } from '../../parts/tap-along';
 import { SettingsService } from '../../services/settings.service';
 
@@ -20,7 +20,7 @@ type ClassOf = Sheet['class'];
 /** Who is there and how the sheet is read: the class, the bag, the stance and the numbers. */
 @Component({
   selector: 'kt-sheet-details',
-  imports: [TapAlong],
+  imports: [PeopleFields, TapAlong],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-details.html',
   styleUrl: './sheet-details.scss',
@@ -33,7 +33,6 @@ export class SheetDetails {
   readonly changed = output<Partial<Pick<Sheet, 'class' | 'bag' | 'stance' | 'numbers' | 'parts'>>>();
 
   protected readonly bags = bagKinds;
-  protected readonly levels = levels;
   protected readonly tapping = signal(false);
   /** Own schemes to choose from: the coach's, and the one the sheet came with. */
   protected readonly own = computed(() => {
@@ -55,18 +54,9 @@ export class SheetDetails {
     this.changed.emit({ class: { ...this.sheet().class, ...change } });
   }
 
-  protected changePeople(key: 'people' | 'leftHanded', text: string): void {
-    const count = text === '' ? undefined : Math.round(Number(text));
-    if (count === undefined || (count >= 0 && count <= 500)) this.changeClass({ [key]: count });
-  }
-
   protected changePace(text: string): void {
     const pace = text === '' ? undefined : Number(text);
     if (pace === undefined || (pace >= 0.3 && pace <= 2.5)) this.changeClass({ pace: pace === 1 ? undefined : pace });
-  }
-
-  protected changeLevel(text: string): void {
-    this.changeClass({ level: levels.find((level) => level === text) });
   }
 
   protected changeBag(text: string): void {

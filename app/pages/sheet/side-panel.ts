@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import type { Finding, Sheet } from '../../../core/index';
 import { Editor } from '../../services/editor';
-import { FindingsPanel } from './findings-panel';
+import { FindingsPanel } from '../../parts/findings-panel';
 import { Glance } from './glance';
 import { LanesPanel } from './lanes-panel';
 import { Rows } from './rows';

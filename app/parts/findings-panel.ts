@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { Finding } from '../../../core/index';
+import type { Finding } from '../../core/index';
 
 /** What the product has to say about a sheet, with mends that are one press away. */
 @Component({
