@@ -34,6 +34,64 @@ test('the script: a call is reworded, muted and said again, and the change survi
   await expect(page.getByRole('button', { name: /^6:00.0 Add on: one, two\./ })).toBeVisible();
 });
 
+test('a call is dragged, nudged, locked and put before others, by mouse and by keys', async ({ page }) => {
+  await page.goto('/calls/demo-first-watch');
+  const focus = page.locator('[data-call$="focus"]').first();
+  await focus.click();
+  const clock = (): Promise<string> => focus.locator('.figures').innerText();
+  const before = await clock();
+  const handle = (await page.locator('.handle').boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const [x, y] = [handle.x + handle.width / 2, handle.y + handle.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x, y + 12, { steps: 4 });
+  await page.mouse.move(x, y + 30, { steps: 4 });
+  await page.mouse.up();
+  await expect(focus).toContainText('yours');
+  const dragged = await clock();
+  expect(dragged > before).toBe(true);
+  await focus.focus();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(focus.locator('.figures')).not.toHaveText(dragged);
+  await page.keyboard.press('l');
+  await expect(focus.locator('.figures')).toHaveText(before);
+  // The row has moved, and the keys still act on it.
+  await page.keyboard.press('m');
+  const unsaid = page.locator('[data-unsaid$="focus"]').first();
+  await expect(unsaid).toBeFocused();
+  await page.keyboard.press('Control+z');
+  await expect(focus).toBeVisible();
+});
+
+test('what cannot be said at all is found beside the script, and mended there', async ({ page }) => {
+  await page.goto('/sheets');
+  await page.getByRole('button', { name: 'New sheet' }).click();
+  await page.getByRole('tab', { name: 'Text' }).click();
+  await page
+    .locator('kt-text-view textarea')
+    .fill('warm-up 5:00\nround 1:00\n  0:56: 1 2b\n  0:04: 1 2 3b 2 5 4 2 3 1 2 3b 2');
+  await page.keyboard.press('Control+Enter');
+  await page.getByRole('link', { name: 'Calls' }).click();
+  await expect(page.getByText(/takes .* s to say, and there are .* s for it/)).toBeVisible();
+  await expect(page.locator('[data-unsaid]')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Say “As shown”' }).click();
+  await expect(page.getByRole('button', { name: /As shown/ })).toBeVisible();
+  await expect(page.getByText(/takes .* s to say/)).toHaveCount(0);
+});
+
+test('a stretch is listened to after a press, with a line that moves, and silenced again', async ({ page }) => {
+  await page.goto('/calls/demo-first-watch');
+  await page.locator('[data-call$="focus"]').first().focus();
+  await expect(page.locator('.now')).toHaveCount(0);
+  await page.keyboard.press('p');
+  const line = page.locator('.now');
+  await expect(line).toHaveCount(1);
+  const first = await line.getAttribute('d');
+  await expect.poll(() => line.getAttribute('d')).not.toBe(first);
+  await page.getByRole('button', { name: 'Silence' }).click();
+  await expect(line).toHaveCount(0);
+});
+
 test('a stance plan is chosen where the calls are, and its changes are called', async ({ page }) => {
   await page.goto('/calls/demo-one-a-round');
   await page.getByLabel('The class changes over').selectOption('each round');
@@ -57,7 +115,34 @@ test('the session comes out as sound and subtitles, made in a worker that can be
   const mp3 = readFileSync(await take(/MP3/));
   // An MPEG audio frame begins with eleven set bits (ISO/IEC 11172-3).
   expect(mp3[0] === 0xff && ((mp3[1] ?? 0) & 0xe0) === 0xe0).toBe(true);
+  // Decoded by the browser: as long as the WAV but for the encoder's padding, loud at the first bell and silent before the end.
+  const heard = await page.evaluate(async (base64) => {
+    const bytes = Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
+    const decoded = await new OfflineAudioContext(1, 1, 16_000).decodeAudioData(bytes.buffer);
+    const samples = decoded.getChannelData(0);
+    const peak = (from: number, to: number): number =>
+      samples.subarray(from * 16_000, to * 16_000).reduce((most, value) => Math.max(most, Math.abs(value)), 0);
+    return { seconds: decoded.duration, first: peak(0, 1), quiet: peak(decoded.duration - 0.5, decoded.duration) };
+  }, mp3.toString('base64'));
+  expect(Math.abs(heard.seconds - samples.length / 16_000)).toBeLessThan(0.3);
+  expect(heard.first).toBeGreaterThan(0.05);
+  expect(heard.quiet).toBeLessThan(0.01);
   expect(readFileSync(await take(/WebVTT/), 'utf8').startsWith('WEBVTT')).toBe(true);
+});
+
+test('making a sound file is cancelled, and can be begun anew', async ({ page }) => {
+  await page.goto('/calls/demo-first-watch');
+  await expect(page.locator('[data-call]').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('menuitem', { name: /MP3/ }).click();
+  const progress = page.getByRole('progressbar', { name: 'Sound file' });
+  await expect(progress).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(progress).toHaveCount(0);
+  await page.getByRole('button', { name: 'Take out' }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('menuitem', { name: /WAV/ }).click();
+  expect((await download).suggestedFilename()).toMatch(/\.wav$/);
 });
 
 test('every clip lasts what its manifest says, and the gaps between clips are silent', async ({ page }) => {

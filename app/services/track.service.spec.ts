@@ -1,0 +1,63 @@
+import { signal } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { BehaviorSubject } from 'rxjs';
+import { callTrack, lengthIn, readTempoText, type CallTrack, type Sheet, type Voice } from '../../core/index';
+import { testProviders, until } from '../spec-store.spec';
+import { SettingsService } from './settings.service';
+import { TrackService } from './track.service';
+import { VoiceService } from './voice.service';
+
+const slow: Voice = { id: 'v', name: 'V', files: ['v.ogg'], clips: { one: [0, 2000], two: [2000, 2000] } };
+
+describe('scripts from the worker', () => {
+  const sheetOf = (text: string): Sheet => readTempoText(text).sheet;
+
+  async function setUp(sheet: Sheet) {
+    const voice = signal<Voice | null>(null);
+    TestBed.configureTestingModule({
+      providers: [...testProviders(), { provide: VoiceService, useValue: { voice } }],
+    });
+    const settings = TestBed.inject(SettingsService);
+    await settings.loaded;
+    settings.change({ countFrom: 3 });
+    const sheets = new BehaviorSubject<Sheet | null>(sheet);
+    const tracks: CallTrack[] = [];
+    const listening = TestBed.inject(TrackService)
+      .of(sheets)
+      .subscribe((track) => tracks.push(track));
+    const settled = async (wanted: CallTrack): Promise<void> => {
+      await until(() => {
+        TestBed.tick();
+        return JSON.stringify(tracks.at(-1)) === JSON.stringify(wanted);
+      });
+    };
+    return { voice, settings, sheets, tracks, listening, settled };
+  }
+
+  it('are those of the core, again with every change of the sheet, the talk and the count', async () => {
+    const sheet = sheetOf('round 2:00: 1 2 3');
+    const { settings, sheets, settled, listening } = await setUp(sheet);
+    await settled(callTrack(sheet, { countFrom: 3 }));
+    const other = sheetOf('round 1:00: 2 3');
+    sheets.next(other);
+    await settled(callTrack(other, { countFrom: 3 }));
+    settings.change({ talk: 'bells' });
+    await settled(callTrack(other, { countFrom: 3, talk: 'bells' }));
+    settings.change({ countFrom: 5 });
+    await settled(callTrack(other, { countFrom: 5, talk: 'bells' }));
+    listening.unsubscribe();
+    expect(callTrack(other, { countFrom: 5, talk: 'bells' }).calls.length).toBeGreaterThan(5);
+  });
+
+  it('go by the lengths of the chosen voice, and by the speaking rate again without one', async () => {
+    const sheet = sheetOf('round 1:00: 1 2');
+    const { voice, tracks, settled, listening } = await setUp(sheet);
+    await settled(callTrack(sheet, { countFrom: 3 }));
+    voice.set(slow);
+    await settled(callTrack(sheet, { countFrom: 3, lengthOf: lengthIn(slow) }));
+    expect(tracks.at(-1)?.calls.find(({ kind }) => kind === 'new')?.ms).toBeGreaterThan(4000);
+    voice.set(null);
+    await settled(callTrack(sheet, { countFrom: 3 }));
+    listening.unsubscribe();
+  });
+});
