@@ -62,6 +62,7 @@ export * from './calls/say';
 export * from './calls/kinds';
 export {
   callEditSchema,
+  isEmptyPhrasebook,
   sheetCallsSchema,
   usualCheers,
   usualFocuses,

@@ -111,6 +111,18 @@ describe('two coaches sharing', () => {
     expect(sloppy.ok && sloppy.value.entries[0]?.text).toBe('1 2');
   });
 
+  it('takes the phrasebook along where there is one', () => {
+    const wordings = {
+      phrases: [{ key: 'switch stance' as const, full: 'Change over' }],
+      focuses: [{ words: 'Touch it', moves: ['jab'], bags: ['standing'] }],
+    };
+    const back = readBookJson(writeBookJson('Ours', mine, wordings));
+    expect(back.ok && back.value.wordings).toEqual(wordings);
+    expect(writeBookJson('Ours', mine, {})).not.toContain('wordings');
+    const wrong = readBookJson(writeBookJson('Ours', mine, wordings).replace('switch stance', 'no such call'));
+    expect(wrong.ok ? [] : wrong.problems.map(({ path }) => path)).toEqual(['wordings.phrases[0].key']);
+  });
+
   it('refuses a wrong file with its paths', () => {
     const problems = (text: string) => {
       const read = readBookJson(text);

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { wordingsSchema } from '../calls/phrasebook';
 import { bagKinds, levels } from '../session/schema';
 
 export const bookFormat = 'keen-tempo/book';
@@ -24,6 +25,7 @@ export const bookSchema = z
     version: z.literal(bookVersion),
     title: z.string().max(200).default(''),
     entries: z.array(bookEntrySchema).max(10_000),
+    wordings: wordingsSchema.optional().describe('the phrasebook of the coach'),
   })
   .superRefine((book, context) => {
     const seen = new Set<string>();

@@ -5,7 +5,7 @@ import { phrases, type Speech } from './speech';
 
 /** Makes candidates of one place of the session, with keys that stay the same from one working out to the next. */
 export interface Maker {
-  /** Somewhere in a window. */
+  /** Somewhere in a window, in whole milliseconds. */
   readonly within: (kind: CallKind, from: SessionTime, until: SessionTime, full: string, short?: string) => Candidate;
   /** At its one moment. */
   readonly exactly: (kind: CallKind, at: SessionTime, say: string) => Candidate;
@@ -31,8 +31,8 @@ export function makerFor(place: string, speech: Speech): Maker {
     within: (kind, from, until, full, short) => ({
       key: key(kind),
       kind,
-      from,
-      until,
+      from: Math.ceil(from),
+      until: Math.floor(until),
       phrases: phrases(full, short, speech),
     }),
     exactly: (kind, at, say) => phrased(kind, at, phrases(say, undefined, speech)[0] as Phrase),

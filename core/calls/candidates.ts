@@ -116,7 +116,9 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
     });
   });
   const edits = new Map(options.edits.map((edit) => [edit.key, edit]));
-  const made = clearOfBells(namedOnce(all)).filter(({ kind }) => isSaid(kind, talk) && !quiet.includes(kind));
+  const made = clearOfBells(namedOnce(all)).filter(
+    ({ kind, phrases: [full] }) => isSaid(kind, talk) && !quiet.includes(kind) && full?.say.trim() !== '',
+  );
   const muted = made.filter(({ key }) => edits.get(key)?.muted);
   return {
     candidates: made

@@ -26,6 +26,11 @@ export const wordingsSchema = z.strictObject({
 });
 export type Wordings = z.infer<typeof wordingsSchema>;
 
+/** Whether everything is said in our words. `isEmptyPhrasebook({})` → `true` */
+export function isEmptyPhrasebook({ phrases, focuses, cheers, strikesAs }: Wordings): boolean {
+  return !phrases && !focuses && !cheers && !strikesAs;
+}
+
 /** A call by its key, changed by the coach. */
 export const callEditSchema = z.strictObject({
   key: z.string().min(1).max(200),

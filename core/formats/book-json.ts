@@ -1,12 +1,19 @@
 import { bookFormat, bookSchema, bookVersion, type Book, type BookEntry } from '../book/schema';
+import { isEmptyPhrasebook, type Wordings } from '../calls/phrasebook';
 import { readCombination } from '../notation/read';
 import { writeCombination } from '../notation/write';
 import { sayFault } from '../fault';
 import { readVersioned, type FromFile, type Problem } from './sheet-json';
 
-/** A book, or a selection, as a file's text. */
-export function writeBookJson(title: string, entries: readonly BookEntry[]): string {
-  const book: Book = { format: bookFormat, version: bookVersion, title, entries: [...entries] };
+/** A book, or a selection, as a file's text; with the coach's phrasebook where there is anything in it. `writeBookJson('Ours', entries)` */
+export function writeBookJson(title: string, entries: readonly BookEntry[], wordings: Wordings = {}): string {
+  const book: Book = {
+    format: bookFormat,
+    version: bookVersion,
+    title,
+    entries: [...entries],
+    ...(isEmptyPhrasebook(wordings) ? {} : { wordings }),
+  };
   return `${JSON.stringify(book, null, 2)}\n`;
 }
 

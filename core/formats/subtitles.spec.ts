@@ -1,7 +1,10 @@
+import fc from 'fast-check';
 import webvtt from 'node-webvtt';
 import { parseSync } from 'subtitle';
 import { callTrack } from '../calls/track';
 import { sessionTemplates } from '../library/templates';
+import { anySheet } from '../session/arbitrary-sheet.spec';
+import type { Sheet } from '../session/schema';
 import { readTempoText } from './tempo-text/index';
 import { writeSrt, writeVtt } from './subtitles';
 
@@ -44,6 +47,19 @@ describe('subtitles', () => {
         expect(from).toBeGreaterThanOrEqual(read[at]?.to ?? 0);
       });
     }
+  });
+
+  it('are read by both parsers whatever the sheet', () => {
+    const check = (sheet: Sheet): void => {
+      const { calls } = callTrack(sheet);
+      const read = vtt(writeVtt(sheet));
+      expect(read.map(({ from, to }) => [from, to])).toEqual(srt(writeSrt(sheet)).map(({ from, to }) => [from, to]));
+      // Two calls less than a twentieth of a second apart share a subtitle's place; bells and counts may.
+      expect(read.length).toBeLessThanOrEqual(calls.length);
+      const moments = new Set(calls.map(({ at }) => at));
+      for (const { from, to } of read) expect(moments.has(from) && to > from).toBeTrue();
+    };
+    fc.assert(fc.property(anySheet, check), { numRuns: 40 });
   });
 
   it('hold words that the format would take for marks', () => {

@@ -19,6 +19,9 @@ interface Cue {
   readonly text: string;
 }
 
+/** A blank line would end a subtitle in either form. */
+const oneLine = (words: string): string => words.replace(/\s+/g, ' ').trim();
+
 function cuesOf(sheet: Sheet, track: CallTrack): Cue[] {
   // What is said at an open break has no place on the clock, so it is left out.
   const all = [...track.calls].sort((a, b) => a.at - b.at);
@@ -26,7 +29,7 @@ function cuesOf(sheet: Sheet, track: CallTrack): Cue[] {
   return all.flatMap((call, index): Cue[] => {
     const next = all[index + 1]?.at ?? end;
     const to = Math.min(Math.max(call.at + call.ms, call.at + leastShown), Math.max(next, call.at + 1));
-    return to - call.at < 50 ? [] : [{ from: call.at, to, text: call.kind === 'bell' ? '[bell]' : call.say }];
+    return to - call.at < 50 ? [] : [{ from: call.at, to, text: call.kind === 'bell' ? '[bell]' : oneLine(call.say) }];
   });
 }
 
@@ -46,9 +49,6 @@ export function writeVtt(sheet: Sheet, track: CallTrack = callTrack(sheet)): str
 /** The same as SubRip text, which has no standard; read widely as numbered cues with a comma before thousandths. */
 export function writeSrt(sheet: Sheet, track: CallTrack = callTrack(sheet)): string {
   return cuesOf(sheet, track)
-    .map(
-      ({ from, to, text }, at) =>
-        `${at + 1}\n${stamp(from, ',')} --> ${stamp(to, ',')}\n${text.replaceAll('\n', ' ')}\n`,
-    )
+    .map(({ from, to, text }, at) => `${at + 1}\n${stamp(from, ',')} --> ${stamp(to, ',')}\n${text}\n`)
     .join('\n');
 }

@@ -16,6 +16,7 @@ import {
   type BookRow,
   type MergeRow,
   type Problem,
+  type Wordings,
 } from '../../../core/index';
 import { Icon } from '../../parts/icon';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
@@ -99,6 +100,8 @@ export class CombosPage {
   protected readonly comparing = signal(false);
   protected readonly compared = computed(() => this.all()?.filter((row) => this.chosen().has(row.entry.id)) ?? []);
   protected readonly merging = signal<readonly MergeRow[] | null>(null);
+  /** Words for calls in the file that is looked at. */
+  protected readonly phrasebook = signal<Wordings | null>(null);
   protected readonly refusal = signal<{ name: string; problems: readonly Problem[] } | null>(null);
 
   protected seconds(row: BookRow): number {
@@ -162,7 +165,7 @@ export class CombosPage {
     const entries = (this.book.all() ?? []).filter((entry) => chosen.size === 0 || chosen.has(entry.id));
     this.files.save(
       this.files.fileName(chosen.size === 0 ? 'combinations' : 'some combinations', 'json'),
-      writeBookJson('', entries),
+      writeBookJson('', entries, chosen.size === 0 ? this.settings.settings().wordings : {}),
       'application/json',
     );
   }
@@ -175,6 +178,20 @@ export class CombosPage {
     field.value = '';
     this.refusal.set(read.ok ? null : { name: file.name, problems: read.problems.slice(0, 8) });
     this.merging.set(read.ok ? previewMerge(this.book.all() ?? [], read.value.entries) : null);
+    this.phrasebook.set(read.ok ? (read.value.wordings ?? null) : null);
+  }
+
+  /** Takes a phrasebook in place of the coach's own, which can be put back. */
+  protected takePhrases(wordings: Wordings): void {
+    const before = this.settings.settings().wordings;
+    this.settings.change({ wordings });
+    this.phrasebook.set(null);
+    this.snack
+      .open('The phrasebook is taken in', 'Undo', { duration: 8000 })
+      .onAction()
+      .subscribe(() => {
+        this.settings.change({ wordings: before });
+      });
   }
 
   protected async merge(entries: readonly BookEntry[]): Promise<void> {

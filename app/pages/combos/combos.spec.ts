@@ -1,7 +1,8 @@
 import { TestBed } from '@angular/core/testing';
-import { previewMerge, type BookEntry } from '../../../core/index';
+import { previewMerge, writeBookJson, type BookEntry } from '../../../core/index';
 import { BookService } from '../../services/book.service';
 import { DemoService } from '../../services/demo.service';
+import { SettingsService } from '../../services/settings.service';
 import { testProviders, until } from '../../spec-store.spec';
 import { CombinationCard } from './combination-card';
 import { CombosPage } from './combos-page';
@@ -139,5 +140,38 @@ describe('taking in a book', () => {
     await fixture.whenStable();
     host.querySelector<HTMLElement>('.button.main')?.click();
     expect(merged[0]?.map((each) => each.text)).toEqual(['1 2 3', '5 4']);
+  });
+
+  it('offers the phrasebook that came with it on its own, and puts the old one back', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const settings = TestBed.inject(SettingsService);
+    await settings.loaded;
+    const mine = { cheers: ['Mine'] };
+    settings.change({ wordings: mine });
+    const fixture = TestBed.createComponent(CombosPage);
+    await fixture.whenStable();
+    const host = fixture.nativeElement as HTMLElement;
+    const theirs = { phrases: [{ key: 'switch stance' as const, full: 'Change over' }] };
+    const file = new File([writeBookJson('', [entry('b', '5 4')], theirs)], 'book.json');
+    const field = host.querySelector<HTMLInputElement>('input[type=file]');
+    const files = new DataTransfer();
+    files.items.add(file);
+    if (field) field.files = files.files;
+    field?.dispatchEvent(new Event('change'));
+    await until(() => {
+      TestBed.tick();
+      return host.textContent.includes('This file has a phrasebook');
+    });
+    expect(settings.settings().wordings).toEqual(mine);
+    const press = (name: string): void => {
+      [...document.querySelectorAll('button')].find(({ textContent }) => textContent.includes(name))?.click();
+    };
+    press('Put it in place of mine');
+    expect(settings.settings().wordings).toEqual(theirs);
+    await until(() => document.querySelector('mat-snack-bar-container button') !== null);
+    press('Undo');
+    await until(() => settings.settings().wordings === mine);
+    await until(() => document.querySelector('mat-snack-bar-container') === null);
+    fixture.destroy();
   });
 });

@@ -1,5 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { mergedEntries, usualChoice, type BookEntry, type MergeChoice, type MergeRow } from '../../../core/index';
+import {
+  mergedEntries,
+  usualChoice,
+  type BookEntry,
+  type MergeChoice,
+  type MergeRow,
+  type Wordings,
+} from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
 
 /** Somebody else's book laid beside this one; nothing is written before the coach says so. */
@@ -30,6 +37,12 @@ import { freshId } from '../../services/fresh-id';
           </li>
         }
       </ul>
+      @if (phrasebook()) {
+        <p>
+          <span>This file has a phrasebook, too.</span>
+          <button type="button" class="button" (click)="phrases.emit(phrasebook()!)">Put it in place of mine</button>
+        </p>
+      }
       <p>
         <button type="button" class="button main" [disabled]="result().length === 0" (click)="merged.emit(result())">
           Take in {{ result().length }}
@@ -62,6 +75,8 @@ import { freshId } from '../../services/fresh-id';
 
     p {
       display: flex;
+      flex-wrap: wrap;
+      align-items: center;
       gap: 0.5rem;
       margin-top: 0.75rem;
     }
@@ -69,6 +84,9 @@ import { freshId } from '../../services/fresh-id';
 })
 export class MergePreview {
   readonly rows = input.required<readonly MergeRow[]>();
+  /** Words for calls that came with the book; null for none. */
+  readonly phrasebook = input<Wordings | null>(null);
+  readonly phrases = output<Wordings>();
   readonly merged = output<readonly BookEntry[]>();
   readonly cancelled = output();
 
