@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { readTempoText } from '../formats/tempo-text/read';
 import { sessionTemplates } from '../library/templates';
 import { compile } from '../session/compile';
+import { passesOf } from '../session/passes';
+import type { Sheet } from '../session/schema';
 import { findings } from '../session/findings/index';
 import { anySheet } from '../session/arbitrary-sheet.spec';
 import { leastGap, spokenLength, type Call, type Candidate } from './call';
@@ -179,6 +181,30 @@ describe('the call track of a sheet', () => {
     expect(own && own.at >= 20_000 && own.at <= 24_000).toBeTrue();
   });
 
+  it('is quiet in the last second before the bell of an open break, too', () => {
+    const { calls, dropped } = track('round 1:00: 1 2', '  say "hands up" at 0:59', 'rest open', 'round 1:00: 1 2');
+    expect(calls.some(({ kind }) => kind === 'own')).toBeFalse();
+    expect(dropped.find(({ kind }) => kind === 'own')?.why).toBe('it takes 0.7 s, and there are 0.0 s');
+  });
+
+  it('keeps a locked call on the grid and in its window, wherever the window moves', () => {
+    const sheet = (title: string, edit: object): Sheet => {
+      const made = readTempoText(`round 2:00 "${title}"\n  1:07.3: 1 2 3\n  0:52.7: 2 3`).sheet;
+      const [key = ''] = callTrack(made).calls.flatMap((call) => (call.kind === 'focus' ? [call.key] : []));
+      return { ...made, calls: { edits: [{ key, ...edit }] } };
+    };
+    const focus = (now: Sheet) => callTrack(now).calls.find(({ kind }) => kind === 'focus');
+    for (const atMs of [0, 1, 77, 12_345, 3_600_000]) {
+      const call = focus(sheet('Locked', { atMs }));
+      expect(call && call.at % startGrid).toBe(0);
+      expect(call && call.at >= call.opens && call.at + call.ms <= call.closes).toBeTrue();
+    }
+    // Words that no longer fit the window are left out with the reason, locked or not.
+    const long = sheet('Long', { atMs: 5000, say: Array.from({ length: 120 }, () => 'word').join(' ') });
+    expect(focus(long)).toBeUndefined();
+    expect(callTrack(long).dropped.find(({ kind }) => kind === 'focus')?.why).toMatch(/^it takes 4\d\.\d s/);
+  });
+
   it('keeps calls apart, in their windows, and quiet in the last second, on any sheet', () => {
     const check = (sheet: Parameters<typeof callTrack>[0]): void => {
       const { calls, dropped } = callTrack(sheet);
@@ -187,7 +213,9 @@ describe('the call track of a sheet', () => {
       apart(calls);
       expect(new Set(candidates.map(({ key }) => key)).size).toBe(candidates.length);
       expect(calls.length + dropped.length).toBe(candidates.length);
-      const bells = candidates.filter(({ kind }) => kind === 'bell').map(({ from }) => from);
+      const bells = passesOf(timeline)
+        .filter(({ block }) => block === 'round')
+        .flatMap(({ at, end }) => [at, end]);
       for (const call of calls) {
         expect(call.at >= call.opens && call.at + call.ms <= call.closes).toBeTrue();
         if (call.kind === 'bell' || call.kind === 'count') continue;

@@ -1,5 +1,5 @@
 import type { Leaf, Timeline } from '../session/compile';
-import { passesOf } from '../session/passes';
+import { passesOf, type Pass } from '../session/passes';
 import type { Milliseconds, SessionTime } from '../units';
 import { type Call, type Candidate, type Dropped } from './call';
 import { makerFor } from './candidate';
@@ -9,6 +9,7 @@ import { leafCalls, leafPlace } from './leaf-calls';
 import { usualOptions, type CallOptions } from './options';
 import { breakCalls, endBell, isRound, restCalls, roundCalls } from './pass-calls';
 import type { CallEdit } from './phrasebook';
+import { onGrid, startGrid } from './solve';
 import { phrases, worded, type Speech } from './speech';
 
 /** Candidates of a whole session, what the coach has muted, and what is said at its open breaks, where the clock stands. */
@@ -43,11 +44,9 @@ function namedOnce(all: readonly Candidate[]): Candidate[] {
 export const quietBeforeBell: Milliseconds = 1000;
 
 /** The candidates with windows that end a second before the next bell; what has its one moment there is not said. */
-function clearOfBells(all: readonly Candidate[]): Candidate[] {
-  const bells = all
-    .filter(({ kind }) => kind === 'bell')
-    .map(({ from }) => from)
-    .sort((a, b) => a - b);
+function clearOfBells(all: readonly Candidate[], passes: readonly Pass[]): Candidate[] {
+  // Also where a round ends in an open break: there the bell stands among what is said in the break.
+  const bells = passes.filter(isRound).flatMap(({ at, end }) => [at, end]);
   return all.map((candidate) => {
     if (candidate.kind === 'bell' || candidate.kind === 'count') return candidate;
     const bell = bells[firstAfter(bells, candidate.from)];
@@ -73,9 +72,12 @@ function edited(candidate: Candidate, edit: CallEdit | undefined, speech: Speech
   if (!edit) return candidate;
   const said = edit.say === undefined ? candidate : { ...candidate, phrases: phrases(edit.say, undefined, speech) };
   if (edit.atMs === undefined) return said;
+  const { from: opens, until: closes } = said;
   const longest = Math.max(...said.phrases.map(({ ms }) => ms));
-  const at = Math.max(said.from, Math.min(said.from + edit.atMs, said.until - longest));
-  return { ...said, from: at, until: at + longest, opens: said.from, closes: said.until, locked: true };
+  const last = Math.floor((closes - longest) / startGrid) * startGrid;
+  const at = Math.max(onGrid(opens), Math.min(Math.round((opens + edit.atMs) / startGrid) * startGrid, last));
+  // Words that have become too long for the window cannot be held anywhere in it.
+  return at > last ? said : { ...said, from: at, until: at + longest, opens, closes, locked: true };
 }
 
 /**
@@ -116,7 +118,7 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
     });
   });
   const edits = new Map(options.edits.map((edit) => [edit.key, edit]));
-  const made = clearOfBells(namedOnce(all)).filter(
+  const made = clearOfBells(namedOnce(all), passes).filter(
     ({ kind, phrases: [full] }) => isSaid(kind, talk) && !quiet.includes(kind) && full?.say.trim() !== '',
   );
   const muted = made.filter(({ key }) => edits.get(key)?.muted);
