@@ -19,6 +19,7 @@ import {
 import { HistoryService, mostSteps } from './history.service';
 import { SettingsService } from './settings.service';
 import { SheetsService } from './sheets.service';
+import { VoiceService } from './voice.service';
 
 /** A piece as the run sheet shows it: with the leaves that its first pass, or its stages a round, come to. */
 export interface PieceRow {
@@ -58,6 +59,7 @@ interface Write {
 export class Editor {
   private readonly sheets = inject(SheetsService);
   private readonly settings = inject(SettingsService);
+  private readonly voices = inject(VoiceService);
   private readonly state = signal<Sheet | null>(null);
   private readonly history = inject(HistoryService);
   private readonly steps = signal<readonly Step[]>([]);
@@ -93,7 +95,9 @@ export class Editor {
   });
   readonly findings = computed(() => {
     const [sheet, timeline, sums] = [this.state(), this.timeline(), this.tally()];
-    return sheet && timeline && sums ? findings(sheet, timeline, sums, this.settings.schools()) : [];
+    return sheet && timeline && sums
+      ? findings(sheet, timeline, sums, this.settings.schools(), this.voices.wishes())
+      : [];
   });
   readonly rows = computed((): readonly BlockRow[] => this.rowsOf(this.state(), this.timeline()?.leaves ?? []));
 

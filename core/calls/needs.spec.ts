@@ -4,7 +4,7 @@ import { findings } from '../session/findings/index';
 import type { Sheet } from '../session/schema';
 import { spokenLength } from './call';
 import { crowdedPieces, restNeeds } from './needs';
-import { callOptionsOf, callTrack } from './track';
+import { callOptionsOf, callTrack, type TrackWishes } from './track';
 
 const sheetOf = (...lines: string[]): Sheet => readTempoText(lines.join('\n')).sheet;
 const crowded = (sheet: Sheet) => findings(sheet).filter(({ kind }) => kind === 'crowded piece');
@@ -51,6 +51,19 @@ describe('what a piece has the time to say', () => {
     expect(crowded(roomy)).toEqual([]);
     const [call] = callTrack(roomy).calls.filter(({ kind }) => kind === 'new');
     expect(call && call.ms > 8000).toBeTrue();
+  });
+
+  it('goes by the coach’s voice, words and count', () => {
+    const rest = sheetOf('warm-up 5:00', 'round 1:00: 1 2b', 'rest 0:20', 'round 1:00: 2b 3 2');
+    const of = (wishes: TrackWishes) =>
+      findings(rest, undefined, undefined, undefined, wishes).filter(({ kind }) => kind === 'crowded rest');
+    // By the speaking rate: a second after the bell, 0.7 + 2.2 + 2.9 s of words with gaps, 3.5 s for the count.
+    expect(of({})).toEqual([]);
+    expect(of({ lengthOf: (words) => words.length * 300 }).length).toBe(1);
+    expect(of({ lengthOf: (words) => words.length * 300, talk: 'bells' })).toEqual([]);
+    const needs = (countFrom: 3 | 5): number =>
+      restNeeds(compile(rest), callOptionsOf(rest, compile(rest), { countFrom }))[0]?.needs ?? 0;
+    expect(needs(5) - needs(3)).toBe(2000);
   });
 
   it('asks nothing of what is not said', () => {

@@ -156,7 +156,7 @@ function shifted(schedule: Schedule, by: SessionTime): Schedule {
 }
 
 /** A candidate with its window counted from a moment. */
-function from(base: SessionTime, candidate: Candidate): Candidate {
+function countedFrom(base: SessionTime, candidate: Candidate): Candidate {
   const { opens, closes } = candidate;
   return {
     ...candidate,
@@ -176,7 +176,7 @@ function contentOf(all: readonly Candidate[], base: SessionTime): string {
         ({ form, say, ms, parts }) => `${form}\t${say}\t${ms}\t${parts ? JSON.stringify(parts) : ''}`,
       );
       const window = locked
-        ? JSON.stringify(from(base, candidate))
+        ? JSON.stringify(countedFrom(base, candidate))
         : `${candidate.from - base}\t${candidate.until - base}`;
       return `${key}\t${kind}\t${window}\t${forms.join('\t')}`;
     })
@@ -192,7 +192,7 @@ function rememberedStretch(all: readonly Candidate[]): Schedule {
   let found = remembered.get(content);
   if (!found) {
     if (remembered.size >= mostRemembered) remembered.clear();
-    found = solveStretch(all.map((candidate) => from(base, candidate)));
+    found = solveStretch(all.map((candidate) => countedFrom(base, candidate)));
     remembered.set(content, found);
   }
   return shifted(found, base);

@@ -15,8 +15,8 @@ const step: Milliseconds = 5000;
 const stepUp = (ms: Milliseconds): Milliseconds => Math.ceil(ms / step) * step;
 
 /** A rest that has not the time for what is said in it. */
-export function crowdedRestFindings({ sheet, timeline }: Checked): Finding[] {
-  const options = callOptionsOf(sheet, timeline);
+export function crowdedRestFindings({ sheet, timeline, wishes }: Checked): Finding[] {
+  const options = callOptionsOf(sheet, timeline, wishes);
   const seen = new Set<string>();
   return restNeeds(timeline, options).flatMap(({ leaf, needs, what }): Finding[] => {
     if (needs <= leaf.ms || seen.has(leaf.blockId)) return [];
@@ -79,38 +79,40 @@ function lengthened(sheet: Sheet, { blockId, pieceId }: Leaf, by: Milliseconds):
 }
 
 /** A combination that takes longer to say than there is time for it, once for each piece. */
-export function crowdedPieceFindings({ sheet, timeline }: Checked): Finding[] {
+export function crowdedPieceFindings({ sheet, timeline, wishes }: Checked): Finding[] {
   const seen = new Set<string>();
-  return crowdedPieces(timeline, callOptionsOf(sheet, timeline)).flatMap(({ leaf, call, takes, room }): Finding[] => {
-    const place = leaf.pieceId ?? leaf.blockId;
-    if (seen.has(place)) return [];
-    seen.add(place);
-    const by = stepUp(takes - room);
-    const change =
-      (edit: object) =>
-      (now: Sheet): Sheet => ({
-        ...now,
-        calls: {
-          ...now.calls,
-          edits: [...(now.calls?.edits ?? []).filter(({ key }) => key !== call.key), { key: call.key, ...edit }],
+  return crowdedPieces(timeline, callOptionsOf(sheet, timeline, wishes)).flatMap(
+    ({ leaf, call, takes, room }): Finding[] => {
+      const place = leaf.pieceId ?? leaf.blockId;
+      if (seen.has(place)) return [];
+      seen.add(place);
+      const by = stepUp(takes - room);
+      const change =
+        (edit: object) =>
+        (now: Sheet): Sheet => ({
+          ...now,
+          calls: {
+            ...now.calls,
+            edits: [...(now.calls?.edits ?? []).filter(({ key }) => key !== call.key), { key: call.key, ...edit }],
+          },
+        });
+      const mends: Mend[] = [
+        { label: `Make it ${sayClock(leaf.ms + by)}`, edit: (now) => lengthened(now, leaf, by) },
+        { label: 'Say “As shown”', edit: change({ say: 'As shown' }) },
+        { label: 'Leave this call out', edit: change({ muted: true }) },
+      ];
+      return [
+        {
+          level: 'warning',
+          kind: 'crowded piece',
+          where: leaf.label,
+          what: `“${call.phrases.at(-1)?.say ?? ''}” takes ${(takes / 1000).toFixed(1)} s to say, and there are ${(room / 1000).toFixed(1)} s for it`,
+          mend: `make it ${sayClock(leaf.ms + by)}, use shorter words, or leave the call out`,
+          blockId: leaf.blockId,
+          ...(leaf.pieceId ? { pieceId: leaf.pieceId } : {}),
+          mends,
         },
-      });
-    const mends: Mend[] = [
-      { label: `Make it ${sayClock(leaf.ms + by)}`, edit: (now) => lengthened(now, leaf, by) },
-      { label: 'Say “As shown”', edit: change({ say: 'As shown' }) },
-      { label: 'Leave this call out', edit: change({ muted: true }) },
-    ];
-    return [
-      {
-        level: 'warning',
-        kind: 'crowded piece',
-        where: leaf.label,
-        what: `“${call.phrases.at(-1)?.say ?? ''}” takes ${(takes / 1000).toFixed(1)} s to say, and there are ${(room / 1000).toFixed(1)} s for it`,
-        mend: `make it ${sayClock(leaf.ms + by)}, use shorter words, or leave the call out`,
-        blockId: leaf.blockId,
-        ...(leaf.pieceId ? { pieceId: leaf.pieceId } : {}),
-        mends,
-      },
-    ];
-  });
+      ];
+    },
+  );
 }

@@ -1,3 +1,4 @@
+import type { TrackWishes } from '../../calls/track';
 import type { Tally } from '../../tally/planned';
 import type { Timeline } from '../compile';
 import type { Block, Sheet } from '../schema';
@@ -27,6 +28,8 @@ export interface Checked {
   readonly sheet: Sheet;
   readonly timeline: Timeline;
   readonly tally: Tally;
+  /** Whose words, how much is said, and how long words take. */
+  readonly wishes: TrackWishes;
 }
 
 /** A block with its name as it is shown. */

@@ -1,3 +1,4 @@
+import type { TrackWishes } from '../../calls/track';
 import { tally, type Tally } from '../../tally/planned';
 import { blockNames } from '../block-names';
 import { compile, type Timeline } from '../compile';
@@ -42,7 +43,7 @@ const rank = { error: 0, warning: 1, note: 2 } as const;
 
 /**
  * Everything worth saying about a sheet, errors first. Derived; the sheet is not changed. Whoever has its timeline and
- * tally already passes them; bags are judged by the coach's schools.
+ * tally already passes them; bags are judged by the coach's schools, what is said by the coach's words and voice.
  * @example findings(sheet).filter((finding) => finding.level === 'error')
  */
 export function findings(
@@ -50,8 +51,9 @@ export function findings(
   timeline: Timeline = compile(sheet),
   sums: Tally = tally(timeline, sheet.stance),
   schools?: Schools,
+  wishes: TrackWishes = {},
 ): Finding[] {
-  const checked: Checked = { sheet, timeline, tally: sums };
+  const checked: Checked = { sheet, timeline, tally: sums, wishes };
   const names = blockNames(sheet, timeline);
   const places = sheet.blocks.map((block): Place => ({ sheet, block, name: names.get(block.id) ?? block.kind }));
   const found = [
