@@ -2,7 +2,7 @@ import type { SessionTime } from '../units';
 import { importance, leastGap, type Call, type Candidate, type Dropped } from './call';
 import { callOf, isFixed, onGrid, solve, startGrid, worthOf, type Chosen } from './solve';
 
-/** Where more calls that can be moved than this meet, a stretch is not solved exactly; its bound is reported. */
+/** Where more calls that can be moved than this could be said at one moment, a stretch is not solved exactly; its bound is reported. */
 export const mostExact = 12;
 /** Most calls that can be moved in one stretch. */
 const mostFree = 30;
@@ -95,13 +95,21 @@ const told = (candidate: Candidate, calls: readonly Call[]): Dropped => ({
   opens: candidate.opens ?? candidate.from,
 });
 
+/** Most windows that are open at one moment of a candidate's own. */
+function mostOpen({ from, until }: Candidate, others: readonly Candidate[]): number {
+  const met = others.filter((other) => other.from < until && from < other.until);
+  const moments = [from, ...met.map((other) => other.from).filter((moment) => moment > from)];
+  return Math.max(
+    ...moments.map((moment) => met.filter((other) => other.from <= moment && moment < other.until).length),
+  );
+}
+
 /** The most important of them, no more at any moment than can be tried in every order. */
 function solvable(free: readonly Candidate[]): readonly Candidate[] {
   if (free.length <= mostExact) return free;
   const kept: Candidate[] = [];
   for (const candidate of [...free].sort((a, b) => importance[b.kind] - importance[a.kind] || a.from - b.from)) {
-    const meets = kept.filter((other) => other.from < candidate.until && candidate.from < other.until).length;
-    if (meets < mostExact && kept.length < mostFree) kept.push(candidate);
+    if (kept.length < mostFree && mostOpen(candidate, kept) < mostExact) kept.push(candidate);
   }
   return kept;
 }

@@ -3,7 +3,6 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
-  DestroyRef,
   effect,
   inject,
   Injector,
@@ -15,7 +14,6 @@ import {
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
-import type { Subscription } from 'rxjs';
 import {
   balanceOf,
   callKinds,
@@ -35,7 +33,6 @@ import {
   type SheetCalls,
   type Wordings,
 } from '../../../core/index';
-import { AudioFileService } from '../../services/audio-file.service';
 import { Editor } from '../../services/editor';
 import { FilesService } from '../../services/files.service';
 import { SettingsService, type Settings } from '../../services/settings.service';
@@ -46,6 +43,7 @@ import { CallForm } from './call-form';
 import { CallRuler } from './call-ruler';
 import { CallSheet } from './call-sheet';
 import { Listener } from './listener';
+import { SoundFile } from './sound-file';
 import { FindingsPanel } from '../../parts/findings-panel';
 import { WordingsForm } from '../../parts/wordings-form';
 
@@ -68,7 +66,7 @@ const talking: Readonly<Record<Settings['talk'], string>> = {
 @Component({
   selector: 'kt-calls-page',
   imports: [CallForm, CallRuler, CallSheet, FindingsPanel, MatMenuModule, RouterLink, WordingsForm],
-  providers: [Editor, Listener],
+  providers: [Editor, Listener, SoundFile],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './calls-page.html',
   styleUrl: './calls-page.scss',
@@ -79,17 +77,13 @@ export class CallsPage {
   protected readonly editor = inject(Editor);
   protected readonly listener = inject(Listener);
   protected readonly voices = inject(VoiceService);
-  private readonly audio = inject(AudioFileService);
+  protected readonly soundFile = inject(SoundFile);
   private readonly files = inject(FilesService);
   private readonly settings = inject(SettingsService);
 
   protected readonly script = viewChild<ElementRef<HTMLElement>>('script');
   protected readonly selected = signal<string | null>(null);
   protected readonly scale = signal(6);
-  /** Share of a sound file that is done, and what went wrong. */
-  protected readonly rendering = signal<number | null>(null);
-  protected readonly failed = signal('');
-  private job: Subscription | null = null;
   private readonly injector = inject(Injector);
   /** The call that a key was last pressed on. */
   private key: string | null = null;
@@ -117,10 +111,6 @@ export class CallsPage {
         },
         { injector: this.injector },
       );
-    });
-    inject(DestroyRef).onDestroy(() => {
-      this.listener.stop();
-      this.cancel();
     });
   }
 
@@ -232,25 +222,7 @@ export class CallsPage {
 
   protected saveSound(as: AudioRequest['as']): void {
     const sheet = this.editor.sheet();
-    if (!sheet) return;
-    this.cancel();
-    this.failed.set('');
-    this.rendering.set(0);
-    this.job = this.audio.render(sheet, as).subscribe((answer) => {
-      if (answer.kind === 'progress') {
-        this.rendering.set(answer.share);
-        return;
-      }
-      this.rendering.set(null);
-      if (answer.kind === 'done') this.files.save(this.files.fileName(sheet.title, as), answer.file, answer.file.type);
-      else this.failed.set(`The sound file was not made: ${answer.what}. Try the other form.`);
-    });
-  }
-
-  protected cancel(): void {
-    this.job?.unsubscribe();
-    this.job = null;
-    this.rendering.set(null);
+    if (sheet) this.soundFile.make(sheet, as);
   }
 
   protected readonly clock = sayClock;

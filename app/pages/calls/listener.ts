@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, signal, type OnDestroy } from '@angular/core';
 import { clipsOfCall, cues, type Call, type CallTrack, type SessionTime, type Timeline } from '../../../core/index';
 import { SettingsService } from '../../services/settings.service';
 import { SoundService } from '../../services/sound.service';
@@ -10,7 +10,7 @@ const leadMs = 150;
 
 /** Plays a stretch of the script, so that the coach hears how it goes. */
 @Injectable()
-export class Listener {
+export class Listener implements OnDestroy {
   private readonly sound = inject(SoundService);
   private readonly voices = inject(VoiceService);
   private readonly settings = inject(SettingsService);
@@ -69,5 +69,9 @@ export class Listener {
     this.timers.clear();
     this.sound.silence();
     this.at.set(null);
+  }
+
+  ngOnDestroy(): void {
+    this.stop();
   }
 }
