@@ -4,10 +4,10 @@ import type { Milliseconds, SessionTime } from '../units';
 import { type Call, type Candidate, type Dropped } from './call';
 import { makerFor } from './candidate';
 import type { FocusTrail } from './focus';
-import { isSaid } from './kinds';
+import { isSaid, type CallKind } from './kinds';
 import { leafCalls, leafPlace } from './leaf-calls';
 import { usualOptions, type CallOptions } from './options';
-import { breakCalls, endBell, isRound, restCalls, roundCalls } from './pass-calls';
+import { breakCalls, breakWords, endBell, isRound, restCalls, roundCalls } from './pass-calls';
 import type { CallEdit } from './phrasebook';
 import { onGrid, startGrid } from './solve';
 import { phrases, worded, type Speech } from './speech';
@@ -87,9 +87,14 @@ function edited(candidate: Candidate, edit: CallEdit | undefined, speech: Speech
  */
 export function candidatesOf(timeline: Timeline, options: CallOptions = usualOptions): CallPlan {
   const { speech, talk, quiet } = options;
+  const edits = new Map(options.edits.map((edit) => [edit.key, edit]));
   const passes = passesOf(timeline);
   const all: Candidate[] = [];
   const breaks: { at: SessionTime; calls: Call[] }[] = [];
+  const muted: Dropped[] = [];
+  const mute = (key: string, kind: CallKind, say: string, opens: SessionTime): void => {
+    muted.push({ key, kind, say, why: 'muted by you', opens });
+  };
   const trail: FocusTrail = new Map();
   let rounds = 0;
   /** How the class stood when it last worked; in a rest it only waits. */
@@ -97,7 +102,12 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
   passes.forEach((pass, index) => {
     const [before, next] = [passes[index - 1], passes[index + 1]];
     if (pass.open) {
-      breaks.push({ at: pass.at, calls: breakCalls(pass, isRound(before), next, stood, options) });
+      const words = breakWords(pass, isRound(before), next, stood, options).flatMap((each) => {
+        const edit = edits.get(each.key);
+        if (edit?.muted) mute(each.key, each.kind, each.say, pass.at);
+        return edit?.muted ? [] : [{ ...each, say: edit?.say ?? each.say }];
+      });
+      breaks.push({ at: pass.at, calls: breakCalls(pass.at, words, speech) });
       return;
     }
     if (isRound(pass)) all.push(...roundCalls(pass, trail, (rounds += 1), options));
@@ -117,22 +127,18 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
         all.push(stanceCall(leaf, last, at === 0 && isRound(pass), options));
     });
   });
-  const edits = new Map(options.edits.map((edit) => [edit.key, edit]));
   const made = clearOfBells(namedOnce(all), passes).filter(
     ({ kind, phrases: [full] }) => isSaid(kind, talk) && !quiet.includes(kind) && full?.say.trim() !== '',
   );
-  const muted = made.filter(({ key }) => edits.get(key)?.muted);
+  const candidates = made.flatMap((candidate) => {
+    const edit = edits.get(candidate.key);
+    if (!edit?.muted) return [edited(candidate, edit, speech)];
+    mute(candidate.key, candidate.kind, candidate.phrases[0]?.say ?? '', candidate.from);
+    return [];
+  });
   return {
-    candidates: made
-      .filter(({ key }) => !edits.get(key)?.muted)
-      .map((candidate) => edited(candidate, edits.get(candidate.key), speech)),
-    muted: muted.map(({ key, kind, from, phrases: [full] }) => ({
-      key,
-      kind,
-      say: full?.say ?? '',
-      why: 'muted by you',
-      opens: from,
-    })),
+    candidates,
+    muted,
     breaks,
   };
 }

@@ -1,6 +1,6 @@
 import type { Leaf } from '../session/leaf';
 import type { Pass } from '../session/passes';
-import type { Milliseconds } from '../units';
+import type { Milliseconds, SessionTime } from '../units';
 import type { Call, Candidate } from './call';
 import { leastGap } from './call';
 import { makerFor, type Maker } from './candidate';
@@ -121,16 +121,21 @@ export function restCalls(pass: Pass, next: Pass | undefined, options: CallOptio
   ];
 }
 
-/**
- * What is said while the clock stands in an open break, one after the other; `stood` tells how the class stood before it.
- */
-export function breakCalls(
+/** Something said while the clock stands, by its key. */
+export interface BreakWords {
+  readonly key: string;
+  readonly kind: CallKind;
+  readonly say: string;
+}
+
+/** What would be good to say in an open break, in order; `stood` tells how the class stood before it. */
+export function breakWords(
   pass: Pass,
   afterRound: boolean,
   next: Pass | undefined,
   stood: boolean,
   options: CallOptions,
-): Call[] {
+): BreakWords[] {
   const { speech } = options;
   const shown = preview(next, speech);
   const [leaf] = pass.leaves;
@@ -144,23 +149,18 @@ export function breakCalls(
     ...(first && first.mirrored !== stood ? [['stance', worded(speech, 'switch stance').full] as const] : []),
     ...(shown ? [['preview', shown.full] as const] : []),
   ];
-  let at = pass.at;
   return words
     .filter(([kind]) => isSaid(kind, options.talk) && !options.quiet.includes(kind))
-    .map(([kind, say]) => {
-      const { ms, parts } = phrases(say, undefined, speech)[0] ?? { ms: 0 };
-      const call: Call = {
-        key: `${placeOf(pass)} break ${kind}`,
-        at,
-        kind,
-        say,
-        form: 'full',
-        ms,
-        opens: at,
-        closes: at + ms,
-        ...(parts ? { parts } : {}),
-      };
-      at += ms + leastGap;
-      return call;
-    });
+    .map(([kind, say]) => ({ key: `${placeOf(pass)} break ${kind}`, kind, say }));
+}
+
+/** The words of an open break as calls, one after the other from its moment. */
+export function breakCalls(at: SessionTime, words: readonly BreakWords[], speech: Speech): Call[] {
+  let from = at;
+  return words.map(({ key, kind, say }): Call => {
+    const { ms, parts } = phrases(say, undefined, speech)[0] ?? { ms: 0 };
+    const call = { key, at: from, kind, say, form: 'full' as const, ms, opens: from, closes: from + ms };
+    from += ms + leastGap;
+    return parts ? { ...call, parts } : call;
+  });
 }

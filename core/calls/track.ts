@@ -3,6 +3,7 @@ import { isOnLanes, lanesOf } from '../lanes/lanes';
 import type { CountFrom } from '../run/cues';
 import { compile, type Timeline } from '../session/compile';
 import type { Sheet } from '../session/schema';
+import type { Call } from './call';
 import { candidatesOf, type CallPlan } from './candidates';
 import type { Talk } from './kinds';
 import { usualOptions, type CallOptions } from './options';
@@ -47,6 +48,11 @@ export function callOptionsOf(sheet: Sheet, timeline: Timeline, wishes: TrackWis
     laneChanges: new Set(lanes?.turns.slice(1).map(({ round }) => round)),
     onPads: sheet.lanes?.some(({ bag, places }) => bag === 'pads' && places > 0) ?? false,
   };
+}
+
+/** Everything that is said, what is said at open breaks before what follows them. `allCalls(track)[0].say` → `"bell"` */
+export function allCalls({ calls, breaks }: CallTrack): Call[] {
+  return [...breaks.flatMap((each) => each.calls), ...calls];
 }
 
 /** The call track of a sheet. `callTrack(sheet).calls[0].say` → `"bell"` */

@@ -131,6 +131,14 @@ describe('worked calls: rests, efforts, stances', () => {
     const { calls, breaks } = track('stances: each round', 'round 1:00: 1 2', 'rest open', 'round 1:00: 1 2');
     expect(calls.some(({ kind }) => kind === 'stance')).toBeFalse();
     expect(breaks[0]?.calls.map(({ kind }) => kind)).toEqual(['bell', 'new', 'stance', 'preview']);
+    const { sheet } = readTempoText('round 1:00: 1 2\nrest open\nround 1:00: 1 2');
+    const [open] = callTrack(sheet).breaks[0]?.calls.filter(({ kind }) => kind === 'new') ?? [];
+    const change = (edit: object) => callTrack({ ...sheet, calls: { edits: [{ key: open?.key ?? '', ...edit }] } });
+    expect(change({ say: 'Take your time' }).breaks[0]?.calls.map(({ say }) => say)).toContain('Take your time');
+    expect(change({ muted: true }).breaks[0]?.calls.some(({ kind }) => kind === 'new')).toBeFalse();
+    expect(change({ muted: true }).dropped).toContain(
+      jasmine.objectContaining({ key: open?.key, why: 'muted by you', opens: 60_000 }),
+    );
     const quiet = track('quiet: preview, new', 'stances: each round', 'round 1:00: 1', 'rest open', 'round 1:00: 1');
     expect(quiet.breaks[0]?.calls.map(({ kind }) => kind)).toEqual(['bell', 'stance']);
   });

@@ -126,6 +126,24 @@ describe('parts of the calls', () => {
     expect(picked).toBe(own.calls[0]?.key ?? '');
   });
 
+  it('the ruler shows what is said at an open break at its one moment, before what follows it', async () => {
+    const open = sheetOf('round 1:00: 1 2', 'rest open', 'round 1:00: 1 2');
+    const fixture = TestBed.createComponent(CallRuler);
+    fixture.componentRef.setInput('timeline', compile(open));
+    fixture.componentRef.setInput('track', callTrack(open));
+    await fixture.whenStable();
+    const rows = [...host(fixture).querySelectorAll('[data-call]')].map(({ textContent }) =>
+      textContent.trim().replace(/\s+/g, ' '),
+    );
+    const at = rows.findIndex((row) => row.endsWith('open break'));
+    expect(rows.slice(at, at + 4)).toEqual([
+      '1:00.0 bell open break',
+      '1:00.0 Open break. Go on when you are ready. open break',
+      '1:00.0 Next, Round 2: one, two open break',
+      '1:00.0 bell',
+    ]);
+  });
+
   it('the call sheet has a page for every ten minutes, and every call stands on one', async () => {
     const fixture = TestBed.createComponent(CallSheet);
     fixture.componentRef.setInput('title', 'Tower');

@@ -133,10 +133,14 @@ export class CallRuler {
 
   private readonly short = computed(() => new Set(this.track().shortened.map(({ key }) => key)));
   protected readonly rows = computed((): Row[] => {
+    // The clock stands in an open break, so all that is said there has one place.
+    const open = this.track().breaks.flatMap(({ at, calls }) =>
+      calls.map((call) => ({ ...this.rowOf(call), clock: sayTenths(at), at: this.place(at), note: 'open break' })),
+    );
     const said = this.track().calls.map((call) => this.rowOf(call));
     const unsaid = this.track().dropped.map((each) => this.unsaidRow(each));
     let free = 0;
-    return [...said, ...unsaid]
+    return [...open, ...said, ...unsaid]
       .sort((a, b) => a.at - b.at)
       .map((row) => {
         const y = Math.max(row.at - rowHeight / 2, free);

@@ -15,6 +15,7 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import {
+  allCalls,
   balanceOf,
   callKinds,
   isMovable,
@@ -114,7 +115,11 @@ export class CallsPage {
     });
   }
 
-  protected readonly call = computed(() => this.track()?.calls.find(({ key }) => key === this.selected()) ?? null);
+  private readonly calls = computed((): readonly Call[] => {
+    const track = this.track();
+    return track ? allCalls(track) : [];
+  });
+  protected readonly call = computed(() => this.calls().find(({ key }) => key === this.selected()) ?? null);
   private readonly edits = computed(() => this.editor.sheet()?.calls?.edits ?? []);
   protected readonly edit = computed(() => this.edits().find(({ key }) => key === this.selected()) ?? null);
   protected readonly changed = computed(() => new Set(this.edits().map(({ key }) => key)));
@@ -125,7 +130,9 @@ export class CallsPage {
   /** Words without a clip in the chosen voice, each once. */
   protected readonly missing = computed(() => [
     ...new Set(
-      (this.track()?.calls ?? []).filter(({ kind }) => kind !== 'bell').flatMap(({ say }) => this.voices.missing(say)),
+      this.calls()
+        .filter(({ kind }) => kind !== 'bell')
+        .flatMap(({ say }) => this.voices.missing(say)),
     ),
   ]);
   protected readonly balance = computed(() => {
@@ -264,7 +271,7 @@ export class CallsPage {
 
   /** Moves a call inside its window. */
   private shift(key: string, by: number): void {
-    const call = this.track()?.calls.find((each) => each.key === key);
+    const call = this.calls().find((each) => each.key === key);
     if (!call || !isMovable(call)) return;
     this.selected.set(key);
     this.moveTo({ call, at: Math.min(call.closes - call.ms, Math.max(call.opens, call.at + by)) });
@@ -272,7 +279,7 @@ export class CallsPage {
 
   private onLetter(letter: string, key: string, script: HTMLElement | undefined): void {
     const before = this.edits().find((each) => each.key === key);
-    const call = this.track()?.calls.find((each) => each.key === key);
+    const call = this.calls().find((each) => each.key === key);
     if (letter === 'm')
       this.putEdit(key, before?.muted ? { ...before, muted: undefined } : { ...before, key, muted: true });
     if (letter === 'l' && call && isMovable(call))
