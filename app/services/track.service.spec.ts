@@ -49,6 +49,21 @@ describe('scripts from the worker', () => {
     expect(callTrack(other, { countFrom: 5, talk: 'bells' }).calls.length).toBeGreaterThan(5);
   });
 
+  it('are made on the page where the worker fails, and by a fresh worker the next time', async () => {
+    const sheet = sheetOf('round 1:00: 1 2');
+    const sent = spyOn(Worker.prototype, 'postMessage').and.callFake(function fail(this: Worker) {
+      this.dispatchEvent(new ErrorEvent('error', { message: 'no worker here' }));
+    });
+    const { sheets, settled, listening } = await setUp(sheet);
+    await settled(callTrack(sheet, { countFrom: 3 }));
+    expect(sent).toHaveBeenCalled();
+    sent.and.callThrough();
+    const other = sheetOf('round 2:00: 2 3');
+    sheets.next(other);
+    await settled(callTrack(other, { countFrom: 3 }));
+    listening.unsubscribe();
+  });
+
   it('go by the lengths of the chosen voice, and by the speaking rate again without one', async () => {
     const sheet = sheetOf('round 1:00: 1 2');
     const { voice, tracks, settled, listening } = await setUp(sheet);

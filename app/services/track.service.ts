@@ -1,7 +1,7 @@
 import { inject, Injectable, type OnDestroy } from '@angular/core';
 import { toObservable } from '@angular/core/rxjs-interop';
 import { combineLatest, filter, map, Observable, switchMap } from 'rxjs';
-import type { CallTrack, Sheet, Voice } from '../../core/index';
+import { callTrack, lengthIn, type CallTrack, type Sheet, type Voice } from '../../core/index';
 import type { TrackAnswer, TrackRequest, VoiceRequest } from '../workers/protocol';
 import { SettingsService } from './settings.service';
 import { VoiceService } from './voice.service';
@@ -22,7 +22,7 @@ export class TrackService implements OnDestroy {
       filter((all): all is [Sheet, (typeof all)[1], (typeof all)[2]] => all[0] !== null),
       switchMap(([sheet, { wordings, talk, countFrom }, voice]) => {
         this.tell(voice);
-        return this.ask({ kind: 'track', sheet, wordings, talk, countFrom });
+        return this.ask({ kind: 'track', sheet, wordings, talk, countFrom }, voice);
       }),
     );
   }
@@ -37,22 +37,37 @@ export class TrackService implements OnDestroy {
     this.running().postMessage({ kind: 'voice', voice } satisfies VoiceRequest);
   }
 
-  private ask(request: Omit<TrackRequest, 'id'>): Observable<CallTrack> {
+  private ask(request: Omit<TrackRequest, 'id'>, voice: Voice | null): Observable<CallTrack> {
     const worker = this.running();
     const id = (this.last += 1);
     return new Observable<TrackAnswer>((answers) => {
       const hear = ({ data }: MessageEvent<TrackAnswer>): void => {
         if (data.id === id) answers.next(data);
       };
+      /** A worker that cannot start, or has failed, is let go; the script is made here, once. */
+      const fail = (): void => {
+        this.letGo();
+        const { sheet, ...wishes } = request;
+        const lengthOf = voice ? { lengthOf: lengthIn(voice) } : {};
+        answers.next({ id, track: callTrack(sheet, { ...wishes, ...lengthOf }) });
+      };
       worker.addEventListener('message', hear);
+      worker.addEventListener('error', fail);
       worker.postMessage({ ...request, id } satisfies TrackRequest);
       return () => {
         worker.removeEventListener('message', hear);
+        worker.removeEventListener('error', fail);
       };
     }).pipe(map(({ track }) => track));
   }
 
-  ngOnDestroy(): void {
+  private letGo(): void {
     this.worker?.terminate();
+    this.worker = null;
+    this.told = null;
+  }
+
+  ngOnDestroy(): void {
+    this.letGo();
   }
 }

@@ -2,12 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { sayClock, type CallKind, type CallTrack, type SessionTime, type Timeline } from '../../../core/index';
 
 const pageMs = 600_000;
-/** Lines that two columns hold at the usual size, and letters in a line of one. */
+/** Lines that two columns hold in large letters, and at the usual size; and letters in a line of one. */
+const largeLines = 60;
 const roomyLines = 105;
 const lineLetters = 54;
 
 /** Calls that come one after the other every few seconds, and so share a paragraph. */
-const runOn: readonly CallKind[] = ['drill', 'strikes'];
+const runOn: readonly CallKind[] = ['count', 'drill', 'strikes'];
 
 interface Line {
   readonly at: SessionTime;
@@ -36,7 +37,7 @@ function paragraphs(lines: readonly Line[]): { readonly at: string; readonly hea
     @for (page of pages(); track page.from) {
       <section class="paper" aria-hidden="true">
         <h2>{{ title() || 'Sheet' }} · calls from {{ page.from }}</h2>
-        <div class="lines" [class.dense]="page.dense">
+        <div [class]="'lines ' + page.size">
           @for (line of page.lines; track $index) {
             <p [class.head]="line.head">
               <span class="figures">{{ line.at }}</span> {{ line.text }}
@@ -62,6 +63,9 @@ function paragraphs(lines: readonly Line[]): { readonly at: string; readonly hea
       .lines {
         columns: 2;
         column-gap: 8mm;
+      }
+      .large {
+        font-size: 11.5pt;
       }
       .dense {
         columns: 3;
@@ -115,7 +119,8 @@ export class CallSheet {
     return Array.from({ length: count }, (_, page) => {
       const lines = paragraphs(all.filter(({ at }) => Math.min(Math.floor(at / pageMs), count - 1) === page));
       const long = lines.reduce((sum, { text }) => sum + Math.ceil((text.length + 6) / lineLetters), 0);
-      return { from: sayClock(page * pageMs), lines, dense: long > roomyLines };
+      const size = long > roomyLines ? 'dense' : long > largeLines ? 'usual' : 'large';
+      return { from: sayClock(page * pageMs), lines, size };
     });
   });
 }
