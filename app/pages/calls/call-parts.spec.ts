@@ -132,8 +132,11 @@ describe('parts of the calls', () => {
     fixture.componentRef.setInput('timeline', compile(open));
     fixture.componentRef.setInput('track', callTrack(open));
     await fixture.whenStable();
-    const rows = [...host(fixture).querySelectorAll('[data-call]')].map(({ textContent }) =>
-      textContent.trim().replace(/\s+/g, ' '),
+    const rows = [...host(fixture).querySelectorAll('[data-call]')].map(({ children }) =>
+      [...children]
+        .map(({ textContent }) => textContent)
+        .join(' ')
+        .trim(),
     );
     const at = rows.findIndex((row) => row.endsWith('open break'));
     expect(rows.slice(at, at + 4)).toEqual([
