@@ -41,7 +41,7 @@ function namedOnce(all: readonly Candidate[]): Candidate[] {
 }
 
 /** Nothing but the count is said in the last second before a bell (trade page, section 9). */
-export const quietBeforeBell: Milliseconds = 1000;
+const quietBeforeBell: Milliseconds = 1000;
 
 /** The candidates with windows that end a second before the next bell; what has its one moment there is not said. */
 function clearOfBells(all: readonly Candidate[], passes: readonly Pass[]): Candidate[] {

@@ -3,11 +3,11 @@ import { compile } from '../session/compile';
 import { findings } from '../session/findings/index';
 import type { Sheet } from '../session/schema';
 import { spokenLength } from './call';
-import { crowdedPieces, restNeeds } from './needs';
+import { crowdedCalls, restNeeds } from './needs';
 import { callOptionsOf, callTrack, type TrackWishes } from './track';
 
 const sheetOf = (...lines: string[]): Sheet => readTempoText(lines.join('\n')).sheet;
-const crowded = (sheet: Sheet) => findings(sheet).filter(({ kind }) => kind === 'crowded piece');
+const crowded = (sheet: Sheet) => findings(sheet).filter(({ kind }) => kind === 'crowded call');
 
 // Trade page, section 1: "a long combination takes longer to say than the gap before the next change"; 165 words a minute.
 describe('what a piece has the time to say', () => {
@@ -15,7 +15,7 @@ describe('what a piece has the time to say', () => {
   const sheet = sheetOf('warm-up 5:00', 'round 1:00', '0:55: 1 2', `0:05: ${long}`);
 
   it('is too little where the combination takes longer than the piece lasts', () => {
-    const [found] = crowdedPieces(compile(sheet));
+    const [found] = crowdedCalls(compile(sheet));
     // Five, four and two words (364 ms each) in three parts with two pauses of 0.45 s; the last second before the bell is quiet.
     const parts = ['one, two, three body, two', 'five, four, two, three', 'one, two'];
     expect(found?.takes).toBe(parts.reduce((sum, words) => sum + spokenLength(words), 2 * 450));
@@ -66,8 +66,30 @@ describe('what a piece has the time to say', () => {
     expect(needs(5) - needs(3)).toBe(2000);
   });
 
+  it('measures what the coach has worded, and asks again where that is too long as well', () => {
+    const [finding] = crowded(sheet);
+    const shorter = finding?.mends[1]?.edit(sheet);
+    const [edit] = shorter?.calls?.edits ?? [];
+    const reworded = (say: string): Sheet => ({ ...sheet, calls: { edits: [{ key: edit?.key ?? '', say }] } });
+    expect(crowded(reworded('Fast hands'))).toEqual([]);
+    expect(crowded(reworded('Now all of it once more and as fast as ever you can')).length).toBe(1);
+  });
+
+  it('is asked of the coach’s own calls, too, and each mend is enough', () => {
+    const own = sheetOf('warm-up 5:00', 'round 1:00: 1 2b', 'say "hands up all of you" at 0:58', 'rest 0:30');
+    const [finding] = crowded(own);
+    // Five words take 1.8 s; from 58 s there is one second before the quiet one.
+    expect(finding?.what).toBe('“hands up all of you” takes 1.8 s to say, and there are 1.0 s for it');
+    expect(finding?.mends.map(({ label }) => label)).toEqual(['Say it 1 s earlier', 'Leave this call out']);
+    for (const mend of finding?.mends ?? [])
+      expect(crowded(mend.edit(own)))
+        .withContext(mend.label)
+        .toEqual([]);
+    expect(finding?.mends[0]?.edit(own).blocks[1]?.says?.[0]?.atMs).toBe(57_000);
+  });
+
   it('asks nothing of what is not said', () => {
-    expect(crowdedPieces(compile(sheet), { ...callOptionsOf(sheet, compile(sheet)), talk: 'bells' })).toEqual([]);
+    expect(crowdedCalls(compile(sheet), { ...callOptionsOf(sheet, compile(sheet)), talk: 'bells' })).toEqual([]);
     expect(crowded({ ...sheet, calls: { quiet: ['new'] } })).toEqual([]);
     const rest = sheetOf('round 1:00: 1', 'rest 0:30', 'round 1:00: 2');
     expect(restNeeds(compile(rest))[0]?.what).toEqual(['water', 'breathing', 'preview']);

@@ -2,12 +2,10 @@ import type { Leaf, Timeline } from '../session/compile';
 import { passesOf } from '../session/passes';
 import type { Milliseconds } from '../units';
 import { bellMs, leastGap, type Candidate } from './call';
-import { quietBeforeBell } from './candidates';
+import { candidatesOf } from './candidates';
 import { isSaid, type CallKind } from './kinds';
-import { leafCalls } from './leaf-calls';
-import type { CallOptions } from './options';
-import { usualOptions } from './options';
-import { isRound, restCalls } from './pass-calls';
+import { usualOptions, type CallOptions } from './options';
+import { restCalls } from './pass-calls';
 
 /** A rest with the time it needs for everything that should be said in it in full, gaps and the count included. */
 export interface RestNeed {
@@ -30,32 +28,33 @@ export function restNeeds(timeline: Timeline, options: CallOptions = usualOption
   });
 }
 
-/** A new combination that cannot be named in the time of its piece, not even in the short form. */
-export interface CrowdedPiece {
-  readonly leaf: Leaf;
+/** Kinds whose silence a class would notice; what cannot be said of them is found. */
+const needed: readonly CallKind[] = ['new', 'own'];
+
+/** A call that takes longer to say than there is time for it, even in the short form. */
+export interface CrowdedCall {
   readonly call: Candidate;
+  /** The leaf it belongs to. */
+  readonly leaf: Leaf;
   /** What the shortest form takes. */
   readonly takes: Milliseconds;
-  /** What there is between a bell before it and the end of the piece, or the quiet second before a bell behind it. */
+  /** What its window leaves, a bell at its beginning and the quiet second before the next bell taken off. */
   readonly room: Milliseconds;
 }
 
-/** Pieces whose combination takes longer to say than they last. `crowdedPieces(compile(sheet))[0].takes` */
-export function crowdedPieces(timeline: Timeline, options: CallOptions = usualOptions): CrowdedPiece[] {
-  const silent = new Set(options.edits.filter(({ muted, say }) => muted ?? say).map(({ key }) => key));
-  if (options.quiet.includes('new') || !isSaid('new', options.talk)) return [];
-  const passes = passesOf(timeline);
-  return passes.flatMap((pass, at) =>
-    pass.leaves.flatMap((leaf, index): CrowdedPiece[] => {
-      if (!leaf.combination || leaf.kind === 'rest') return [];
-      const before = pass.leaves[index - 1] ?? passes[at - 1]?.leaves.at(-1);
-      const call = leafCalls(leaf, before, options).find(({ kind }) => kind === 'new');
-      if (!call || silent.has(call.key)) return [];
-      const rung = index === 0 && isRound(pass) ? bellMs + leastGap : 0;
-      const quiet = index === pass.leaves.length - 1 && isRound(pass) ? quietBeforeBell : 0;
-      const takes = Math.min(...call.phrases.map(({ ms }) => ms));
-      const room = Math.max(0, leaf.ms - rung - quiet);
-      return takes > room ? [{ leaf, call, takes, room }] : [];
-    }),
-  );
+/**
+ * New combinations and own calls, as the coach has worded them, that cannot be said where they stand; rests have needs of
+ * their own. `crowdedCalls(compile(sheet))[0].takes`
+ */
+export function crowdedCalls(timeline: Timeline, options: CallOptions = usualOptions): CrowdedCall[] {
+  const { candidates } = candidatesOf(timeline, options);
+  const bells = new Set(candidates.filter(({ kind }) => kind === 'bell').map(({ from }) => from));
+  return candidates.flatMap((call): CrowdedCall[] => {
+    if (!needed.includes(call.kind)) return [];
+    const takes = Math.min(...call.phrases.map(({ ms }) => ms));
+    const room = Math.max(0, call.until - call.from - (bells.has(call.from) ? bellMs + leastGap : 0));
+    if (takes <= room) return [];
+    const leaf = timeline.leaves.findLast(({ at, open }) => !open && at <= call.from);
+    return leaf && leaf.kind !== 'rest' ? [{ call, leaf, takes, room }] : [];
+  });
 }

@@ -69,7 +69,7 @@ describe('the speaker', () => {
     speaker.timeline.set(timeline);
     const state: RunState = begin({ source: 0, wall: 0 }, 0, 1);
     const leaf = (at: number): Leaf => timeline.leaves[at] as Leaf;
-    return { speaker, heard, state, leaf, sheet };
+    return { speaker, heard, state, leaf, sheet, voices };
   }
 
   it('puts what is said soon on the audio clock, each call once', () => {
@@ -83,6 +83,18 @@ describe('the speaker', () => {
     expect(heard.clips.length).toBe(2);
     speaker.plan(state, 18_000, 3000);
     expect(heard.clips.at(-1)).toEqual({ words: 'ten seconds', at: 20_000 });
+  });
+
+  it('holds its calls while the recording is still being read', () => {
+    const { speaker, heard, state, voices } = setUp('round 0:30: 1 2');
+    const recording = voices.recording();
+    voices.recording.set(null);
+    speaker.from(0);
+    speaker.plan(state, 0, 3000);
+    expect(heard.clips).toEqual([]);
+    voices.recording.set(recording);
+    speaker.plan(state, 100, 3000);
+    expect(heard.clips.map(({ words }) => words)).toEqual(['one', 'two']);
   });
 
   it('begins in the middle without saying what lies behind', () => {

@@ -54,6 +54,8 @@ export class Speaker {
   plan(state: RunState, source: SourceTime, ahead: number): void {
     const recording = this.voices.recording();
     const voice = this.voices.voice();
+    // While the recording is still being read, calls wait; what is past by then is passed over.
+    if (voice && !recording && !this.sound.canSay()) return;
     const limit = Math.min(positionOf(state, source) + ahead, this.breakAhead(state));
     for (let call = this.calls()[this.next]; call && call.at < limit; call = this.calls()[(this.next += 1)]) {
       if (recording && voice && !this.leaveToDevice(call.say))

@@ -2,7 +2,7 @@ import { bagKinds } from '../../bags/kind-names';
 import { callKinds, phraseKeys, type CallKind } from '../../calls/kinds';
 import type { CallEdit, SheetCalls, Wordings } from '../../calls/phrasebook';
 import type { Sheet } from '../../session/schema';
-import { stancePlans } from '../../stances/schema';
+import { stancePlans, usualStances } from '../../stances/schema';
 import { fault, quote, rest, take, takeQuoted, type Scan } from './line';
 
 /** What the head says of stance changes and of calls. */
@@ -44,8 +44,8 @@ function readStances(scan: Scan, head: CallHead): void {
     head.stances = {
       plan,
       ...(pieces && count ? { pieces: count } : {}),
-      settleMs: settle ? Math.round((settleMs ?? 3) * 1000) : 3000,
-      firstPace: first ? (firstPace ?? 0.8) : 0.8,
+      settleMs: settle && settleMs !== undefined ? Math.round(settleMs * 1000) : usualStances.settleMs,
+      firstPace: first && firstPace !== undefined ? firstPace : usualStances.firstPace,
     };
 }
 

@@ -1,5 +1,6 @@
 import type { CallKind } from '../../calls/kinds';
-import { crowdedPieces, restNeeds } from '../../calls/needs';
+import { crowdedCalls, restNeeds, type CrowdedCall } from '../../calls/needs';
+import type { CallEdit } from '../../calls/phrasebook';
 import { callOptionsOf } from '../../calls/track';
 import type { Milliseconds } from '../../units';
 import { sayClock } from '../clock-text';
@@ -8,7 +9,7 @@ import { changeBlock } from '../edit';
 import { nudgeTimes } from '../edit-many';
 import type { Sheet } from '../schema';
 import { perRound, stagesOf } from '../stages';
-import type { Checked, Finding, Mend } from './finding';
+import { sayMends, type Checked, type Finding, type Mend } from './finding';
 
 /** Lengths are mended to the next five seconds. */
 const step: Milliseconds = 5000;
@@ -78,41 +79,58 @@ function lengthened(sheet: Sheet, { blockId, pieceId }: Leaf, by: Milliseconds):
   return changeBlock(longer, blockId, { ms: (block.ms ?? 0) + by * each });
 }
 
-/** A combination that takes longer to say than there is time for it, once for each piece. */
-export function crowdedPieceFindings({ sheet, timeline, wishes }: Checked): Finding[] {
+/** The sheet with a change of one call. */
+const withEdit =
+  (edit: CallEdit) =>
+  (sheet: Sheet): Sheet => ({
+    ...sheet,
+    calls: { ...sheet.calls, edits: [...(sheet.calls?.edits ?? []).filter(({ key }) => key !== edit.key), edit] },
+  });
+
+/** The sheet with an own call of a block so much earlier, but not before the block begins. */
+function earlier(sheet: Sheet, blockId: string, words: string, by: Milliseconds): Sheet {
+  const says = sheet.blocks.find(({ id }) => id === blockId)?.says ?? [];
+  const moved = says.map((say) => (say.words === words ? { ...say, atMs: Math.max(0, say.atMs - by) } : say));
+  return changeBlock(sheet, blockId, { says: moved });
+}
+
+/** What can be done for a call that has not the time. */
+function mendsOf({ call, leaf, takes, room }: CrowdedCall): Mend[] {
+  const words = call.phrases[0]?.say ?? '';
+  const out = { label: 'Leave this call out', edit: withEdit({ key: call.key, muted: true }) };
+  if (call.kind === 'own') {
+    const by = Math.ceil((takes - room) / 1000) * 1000;
+    const label = `Say it ${by / 1000} s earlier`;
+    return [{ label, edit: (now) => earlier(now, leaf.blockId, words, by) }, out];
+  }
+  const by = stepUp(takes - room);
+  return [
+    { label: `Make it ${sayClock(leaf.ms + by)}`, edit: (now) => lengthened(now, leaf, by) },
+    { label: 'Say “As shown”', edit: withEdit({ key: call.key, say: 'As shown' }) },
+    out,
+  ];
+}
+
+/** A combination, or a call of the coach's own, that takes longer to say than there is time for it; once for each piece. */
+export function crowdedCallFindings({ sheet, timeline, wishes }: Checked): Finding[] {
   const seen = new Set<string>();
-  return crowdedPieces(timeline, callOptionsOf(sheet, timeline, wishes)).flatMap(
-    ({ leaf, call, takes, room }): Finding[] => {
-      const place = leaf.pieceId ?? leaf.blockId;
-      if (seen.has(place)) return [];
-      seen.add(place);
-      const by = stepUp(takes - room);
-      const change =
-        (edit: object) =>
-        (now: Sheet): Sheet => ({
-          ...now,
-          calls: {
-            ...now.calls,
-            edits: [...(now.calls?.edits ?? []).filter(({ key }) => key !== call.key), { key: call.key, ...edit }],
-          },
-        });
-      const mends: Mend[] = [
-        { label: `Make it ${sayClock(leaf.ms + by)}`, edit: (now) => lengthened(now, leaf, by) },
-        { label: 'Say “As shown”', edit: change({ say: 'As shown' }) },
-        { label: 'Leave this call out', edit: change({ muted: true }) },
-      ];
-      return [
-        {
-          level: 'warning',
-          kind: 'crowded piece',
-          where: leaf.label,
-          what: `“${call.phrases.at(-1)?.say ?? ''}” takes ${(takes / 1000).toFixed(1)} s to say, and there are ${(room / 1000).toFixed(1)} s for it`,
-          mend: `make it ${sayClock(leaf.ms + by)}, use shorter words, or leave the call out`,
-          blockId: leaf.blockId,
-          ...(leaf.pieceId ? { pieceId: leaf.pieceId } : {}),
-          mends,
-        },
-      ];
-    },
-  );
+  return crowdedCalls(timeline, callOptionsOf(sheet, timeline, wishes)).flatMap((crowded): Finding[] => {
+    const { call, leaf, takes, room } = crowded;
+    const place = `${call.kind} ${leaf.pieceId ?? leaf.blockId}`;
+    if (seen.has(place)) return [];
+    seen.add(place);
+    const mends = mendsOf(crowded);
+    return [
+      {
+        level: 'warning',
+        kind: 'crowded call',
+        where: leaf.label,
+        what: `“${call.phrases.at(-1)?.say ?? ''}” takes ${(takes / 1000).toFixed(1)} s to say, and there are ${(room / 1000).toFixed(1)} s for it`,
+        mend: `${sayMends(mends)}, or use shorter words`,
+        blockId: leaf.blockId,
+        ...(leaf.pieceId ? { pieceId: leaf.pieceId } : {}),
+        mends,
+      },
+    ];
+  });
 }

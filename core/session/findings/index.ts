@@ -5,7 +5,7 @@ import { compile, type Timeline } from '../compile';
 import type { Sheet } from '../schema';
 import { schemeOf } from '../stored';
 import { announcedFindings } from './announced';
-import { crowdedPieceFindings, crowdedRestFindings } from './calls';
+import { crowdedCallFindings, crowdedRestFindings } from './calls';
 import type { Checked, Finding, Place } from './finding';
 import type { Schools } from '../../bags/conditions';
 import { laneFindings } from './lanes';
@@ -72,7 +72,7 @@ export function findings(
     ...warmUpFindings(checked),
     ...restFindings(checked, places),
     ...crowdedRestFindings(checked),
-    ...crowdedPieceFindings(checked),
+    ...crowdedCallFindings(checked),
     ...allOutFindings(checked),
     ...balanceFindings(checked),
     ...stanceFindings(checked),
