@@ -8,6 +8,102 @@ const onlyIndex = {
   patterns: [{ regex: '^\\.{1,2}/.*core/(?!index$)', message: "import core's index only" }],
 };
 
+/** The rooms of the core in the order they build on each other: none imports one that stands behind it (CONTRIBUTING.md). */
+const rooms = [
+  ...[
+    'moves',
+    'notation',
+    'mechanics',
+    'progressions',
+    'bags',
+    'sheet',
+    'merging',
+    'stances',
+    'timeline',
+    'tally',
+    'lanes',
+    'room',
+  ],
+  ...[
+    'script',
+    'run',
+    'log',
+    'formats',
+    'book',
+    'adapting',
+    'library',
+    'draft',
+    'versions',
+    'live',
+    'findings',
+    'audio',
+  ],
+];
+
+const smallLibraries = {
+  regex: '^(?!\\.{1,2}/|zod/(?:mini|locales)$|fastest-levenshtein$|pure-rand/)',
+  message: 'core imports Zod and small pure libraries only',
+};
+
+const never = (names, message) => ({ regex: `^(?:\\./|(?:\\.\\./)+)(?:${names.join('|')})/`, message });
+
+/** The sheet's room holds schemas and shared words: of the rooms before it, it may know their words alone. */
+const noBehaviour = {
+  regex:
+    '^\\.\\./(?:notation|mechanics/(?!effort$)|progressions/(?!kinds$)|bags/(?!kind-names$|own-kind$)|moves/(?!kind$))',
+  message: 'sheet holds schemas and words, no behaviour',
+};
+
+/** What files may import that stand before the rooms from `first` on. */
+const coreImports = (files, first, more = []) => ({
+  files,
+  ignores: ['core/**/*.spec.ts', 'core/index.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          smallLibraries,
+          ...(first < rooms.length
+            ? [never(rooms.slice(first), 'this room stands behind: see the order in CONTRIBUTING.md')]
+            : []),
+          ...more,
+        ],
+      },
+    ],
+  },
+});
+
+/**
+ * Every control is a Material or CDK component. Bare ones stand only in the trade's own drawings (staff, strip, ruler) and
+ * where the platform has the only one there is (choosing a file).
+ */
+const has = (names) => `:has(> :matches(TextAttribute, BoundAttribute)[name=/^(${names})$/])`;
+const bareControls = {
+  'no-restricted-syntax': [
+    'error',
+    {
+      selector: `Element[name="button"]:not(${has('matButton|matIconButton|mat-menu-item|mat-tab-link|mat-list-item')})`,
+      message: 'a button is matButton, matIconButton or an item of a Material part',
+    },
+    {
+      selector: `Element[name=/^(input|textarea)$/]:not(${has('matInput|matSliderThumb')})`,
+      message: 'a field is a part of app/parts/fields, or has matInput',
+    },
+    {
+      selector: 'Element[name=/^(select|details|summary|dialog|progress|fieldset|meter|datalist)$/]',
+      message: 'use the Material part',
+    },
+  ],
+};
+const ownDrawings = [
+  'app/parts/strike-staff/**',
+  'app/parts/staff-editor/**',
+  'app/pages/sheet/session-strip.ts/**',
+  'app/pages/calls/call-ruler.ts/**',
+];
+const fileFields = ['app/parts/fields/file-button.ts/**', 'app/pages/settings/backup-panel.html'];
+
 export default tseslint.config(
   { ignores: ['dist', '.angular', 'out-tsc', 'node_modules', 'test-results', 'playwright-report'] },
   js.configs.recommended,
@@ -41,17 +137,6 @@ export default tseslint.config(
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.spec.ts'],
     rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              regex: '^(?!\\.{1,2}/|zod$|fastest-levenshtein$|pure-rand/)',
-              message: 'core imports Zod and small pure libraries only',
-            },
-          ],
-        },
-      ],
       'no-restricted-globals': [
         'error',
         'window',
@@ -70,6 +155,8 @@ export default tseslint.config(
       ],
     },
   },
+  coreImports(['core/*.ts'], 0),
+  ...rooms.map((room, at) => coreImports([`core/${room}/**/*.ts`], at + 1, room === 'sheet' ? [noBehaviour] : [])),
   { files: ['server/**/*.ts', 'cli/**/*.ts'], rules: { 'no-restricted-imports': ['error', onlyIndex] } },
   {
     files: ['app/**/*.ts'],
@@ -100,5 +187,6 @@ export default tseslint.config(
     files: ['app/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
   },
+  { files: ['app/**/*.html'], ignores: [...ownDrawings, ...fileFields], rules: bareControls },
   prettier,
 );

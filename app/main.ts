@@ -1,21 +1,23 @@
-import {
-  inject,
-  provideAppInitializer,
-  provideBrowserGlobalErrorListeners,
-  provideZonelessChangeDetection,
-} from '@angular/core';
+import { Component, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
 import { bootstrapApplication } from '@angular/platform-browser';
-import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
+import { provideRouter, RouterOutlet, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
 import { routes } from './routes';
-import { DemoService } from './services/demo.service';
-import { Shell } from './shell';
+import type { Database } from './store/database';
+import { firstRows } from './store/first-rows';
 
-bootstrapApplication(Shell, {
+/** What is there before anything else: a place for the frame. Everything is loaded after it, so that it is small. */
+@Component({ selector: 'kt-root', imports: [RouterOutlet], template: '<router-outlet />' })
+class Root {}
+
+bootstrapApplication(Root, {
   providers: [
     provideZonelessChangeDetection(),
     provideBrowserGlobalErrorListeners(),
     provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'top' })),
-    provideAppInitializer(() => inject(DemoService).seedOnce(new Date())),
+    {
+      provide: firstRows,
+      useValue: async (database: Database) => (await import('./store/demo-rows')).seedDemo(database, new Date()),
+    },
   ],
 }).catch((thrown: unknown) => {
   console.error(thrown);

@@ -1,8 +1,10 @@
 import { Component } from '@angular/core';
+import { Store } from './store/store';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { DemoService } from './services/demo.service';
+import { seedDemo } from './store/demo-rows';
 import { Shell } from './shell';
 import { testProviders, until } from './spec-store.spec';
 
@@ -15,14 +17,14 @@ describe('the frame', () => {
     TestBed.configureTestingModule({
       providers: [...testProviders(), provideRouter(paths.map((path) => ({ path, component: Blank })))],
     });
-    await TestBed.inject(DemoService).seedOnce(new Date(2026, 10, 23));
+    await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23)));
     const fixture = TestBed.createComponent(Shell);
     const router = TestBed.inject(Router);
     await router.navigateByUrl(at);
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
     const press = async (key: string, more: KeyboardEventInit = { altKey: true }): Promise<void> => {
-      document.dispatchEvent(new KeyboardEvent('keydown', { key, ...more }));
+      document.body.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, ...more }));
       await fixture.whenStable();
     };
     return { fixture, router, host, press };

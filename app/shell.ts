@@ -1,44 +1,42 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, inject } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { MatSnackBar } from '@angular/material/snack-bar';
+import { ChangeDetectionStrategy, Component, DOCUMENT, inject, Injector } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
+import { MatButtonModule } from '@angular/material/button';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import {
-  mdiBookOpenVariantOutline,
-  mdiClipboardTextOutline,
-  mdiCogOutline,
-  mdiFloorPlan,
-  mdiNotebookOutline,
-  mdiRulerSquare,
-} from '@mdi/js';
-import { filter, map } from 'rxjs';
-import { Icon } from './parts/icon';
+import { filter, fromEvent, map, merge, switchMap, take } from 'rxjs';
+import { StorageNotice } from './parts/storage-notice';
+import { PersistenceService } from './services/persistence.service';
 import { DemoService } from './services/demo.service';
+import { KeysService, type Shortcut } from './services/keys.service';
 import { SettingsService } from './services/settings.service';
+import { NoticeService } from './services/notice.service';
 
 /** The frame around every view: the rail with the views, and the demo's notice. A run has the whole screen to itself. */
 @Component({
   selector: 'kt-shell',
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon],
+  imports: [MatIcon, MatButtonModule, RouterOutlet, RouterLink, RouterLinkActive, StorageNotice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
-  host: { '(document:keydown)': 'onKey($event)' },
 })
 export class Shell {
   private readonly router = inject(Router);
-  private readonly snack = inject(MatSnackBar);
+  private readonly notices = inject(NoticeService);
   private readonly document = inject(DOCUMENT);
+  private readonly injector = inject(Injector);
   protected readonly demo = inject(DemoService);
   // Made here so that the remembered look is on before the first view.
   protected readonly settings = inject(SettingsService);
+  // Made here so that it is asked for as soon as there is something to lose.
+  protected readonly persistence = inject(PersistenceService);
 
   protected readonly views = [
-    { path: '/sheets', name: 'Sheets', key: '1', icon: mdiClipboardTextOutline },
-    { path: '/combos', name: 'Combos', key: '2', icon: mdiBookOpenVariantOutline },
-    { path: '/room', name: 'Room', key: '3', icon: mdiFloorPlan },
-    { path: '/bench', name: 'Bench', key: '4', icon: mdiRulerSquare },
-    { path: '/log', name: 'Log', key: '5', icon: mdiNotebookOutline },
-    { path: '/settings', name: 'Settings', key: '6', icon: mdiCogOutline },
+    { path: '/sheets', name: 'Sheets', key: '1', icon: 'sheets' },
+    { path: '/combos', name: 'Combos', key: '2', icon: 'combos' },
+    { path: '/room', name: 'Room', key: '3', icon: 'room' },
+    { path: '/bench', name: 'Bench', key: '4', icon: 'bench' },
+    { path: '/log', name: 'Log', key: '5', icon: 'log' },
+    { path: '/settings', name: 'Settings', key: '6', icon: 'settings' },
   ];
 
   private readonly url = toSignal(
@@ -57,12 +55,44 @@ export class Shell {
     return this.demo.left() > 0 && /^\/(sheets|combos|room|log)$/.test(this.url());
   }
 
-  protected onKey(event: KeyboardEvent): void {
-    if (!event.altKey || event.ctrlKey || event.metaKey) return;
-    const view = this.views.find(({ key }) => key === event.key);
-    if (!view || this.bare()) return;
-    event.preventDefault();
-    void this.router.navigateByUrl(view.path);
+  constructor() {
+    const toView = ({ path, name, key }: (typeof this.views)[number]): Shortcut => ({
+      keys: [`Alt+${key}`],
+      does: name,
+      typing: true,
+      when: () => !this.bare(),
+      press: () => void this.router.navigateByUrl(path),
+    });
+    // Nothing lies over a page before somebody does something.
+    merge(...['pointerover', 'keydown', 'click'].map((type) => fromEvent(this.document, type)))
+      .pipe(
+        take(1),
+        switchMap(() => import('@angular/cdk/overlay')),
+        takeUntilDestroyed(),
+      )
+      .subscribe(({ OverlayContainer }) =>
+        this.nameOverlays(this.injector.get(OverlayContainer).getContainerElement()),
+      );
+    inject(KeysService).use('Everywhere', [
+      ...this.views.map(toView),
+      { keys: ['Shift+?'], does: 'Show the keys', press: () => void this.showKeys() },
+    ]);
+  }
+
+  /** What lies over the page is a landmark of its own. */
+  private nameOverlays(over: HTMLElement): void {
+    over.setAttribute('role', 'region');
+    over.setAttribute('aria-label', 'Over the page');
+  }
+
+  protected async showKeys(): Promise<void> {
+    const [{ MatDialog }, { KeysDialog }] = await Promise.all([
+      import('@angular/material/dialog'),
+      import('./parts/keys-dialog'),
+    ]);
+    this.injector
+      .get(MatDialog)
+      .open(KeysDialog, { injector: this.injector, width: '40rem', autoFocus: 'first-tabbable' });
   }
 
   protected skipToMain(): void {
@@ -71,9 +101,6 @@ export class Shell {
 
   protected async clearDemo(): Promise<void> {
     const putBack = await this.demo.clear();
-    this.snack
-      .open('Demo cleared. What you changed yourself is still here.', 'Undo', { duration: 8000 })
-      .onAction()
-      .subscribe(() => void putBack());
+    this.notices.undoable('Demo cleared. What you changed yourself is still here.', putBack);
   }
 }

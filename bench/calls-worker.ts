@@ -1,5 +1,5 @@
 import { parentPort } from 'node:worker_threads';
-import { callTrack, compile, readTempoText, type Sheet } from '../core/index';
+import { scriptOf, compile, readTempoText, type Saying, type Sheet } from '../core/index';
 import { medianMs } from './measure';
 
 /** Milliseconds that scheduling takes in this worker. */
@@ -22,20 +22,20 @@ function hour(mark: number): Sheet {
 
 const sheets = Array.from({ length: 40 }, (_, mark) => ({ sheet: hour(mark), timeline: compile(hour(mark)) }));
 const [{ sheet, timeline } = { sheet: hour(0), timeline: compile(hour(0)) }] = sheets;
-const lengthOf = (words: string): number => words.length * 60;
+const lengthOf = ({ say }: Saying): number => say.length * 60;
 let next = 0;
 /** Other lengths each time, so that nothing is remembered. */
 function anew(): unknown {
   const mark = (next += 1);
   const one = sheets[mark % sheets.length] ?? { sheet, timeline };
-  return callTrack(one.sheet, { lengthOf: (words) => words.length * 60 + (mark % 997) }, one.timeline);
+  return scriptOf(one.sheet, { lengthOf: ({ say }) => say.length * 60 + (mark % 997) }, one.timeline);
 }
 /** One round's title changed, as when a coach types; everything else stands where it stood. */
 function oneChange(): unknown {
   const mark = (next += 1);
   const blocks = sheet.blocks.map((block, at) => (at === 20 ? { ...block, title: `Changed ${mark}` } : block));
   const changed = { ...sheet, blocks };
-  return callTrack(changed, { lengthOf }, compile(changed));
+  return scriptOf(changed, { lengthOf }, compile(changed));
 }
 
 const start = performance.now();
@@ -47,6 +47,6 @@ const figures: CallsFigures = {
   first,
   anew: medianMs(anew),
   oneChange: medianMs(oneChange),
-  again: medianMs(() => callTrack(sheet, { lengthOf }, timeline)),
+  again: medianMs(() => scriptOf(sheet, { lengthOf }, timeline)),
 };
 parentPort?.postMessage(figures);

@@ -3,6 +3,8 @@ import { benchCalls } from './calls';
 import { benchClock } from './clock';
 import { benchCore } from './core';
 import { benchMatching } from './matching';
+import { benchFirstView } from './first-view';
+import { benchPages } from './pages';
 import { benchEditing } from './editing';
 import { benchKeystroke } from './keystroke';
 
@@ -20,6 +22,8 @@ try {
   await new Promise((ready) => server.stdout.once('data', ready));
   await benchKeystroke(`http://localhost:${port}`);
   await benchEditing(`http://localhost:${port}`);
+  await benchFirstView(`http://localhost:${port}`);
 } finally {
   server.kill();
 }
+await benchPages();

@@ -1,4 +1,13 @@
-import { bodyHeights, doubleEndSwing, pendulumPeriod, rotate, sayFault, speedBagRate } from '../core/index';
+import {
+  bodyHeights,
+  doubleEndSwing,
+  excursion,
+  pendulumPeriod,
+  rotate,
+  sayFault,
+  speedBagRowRate,
+  twiceAsTight,
+} from '../core/index';
 import { BadInput } from './io';
 import { numberFlag, wholeFlag } from './numbers';
 
@@ -23,25 +32,29 @@ export function bench(what: string | undefined, options: BenchOptions): unknown 
     case 'pendulum':
       return { period: exact(pendulumPeriod(measure(options, 'length', 100))) };
     case 'double-end': {
-      const swing = doubleEndSwing({
+      const ball = {
         mass: measure(options, 'mass', 100),
         upper: measure(options, 'upper', 100),
         lower: measure(options, 'lower', 100),
         tensionUpper: measure(options, 'tension-upper', 100_000),
         tensionLower: measure(options, 'tension-lower', 100_000),
-      });
+      };
+      const swing = doubleEndSwing(ball);
+      const impulse = options['impulse'] === undefined ? null : measure(options, 'impulse', 1000);
+      const tight = twiceAsTight(ball);
       return {
         frequency: exact(swing.frequency),
         returnInterval: exact(swing.returnInterval),
         tempos: swing.tempos.map(exact),
         notes: swing.notes,
+        ...(impulse === null ? {} : { excursion: exact(excursion(ball, impulse)) }),
+        twiceAsTight: { frequency: exact(tight.frequency), excursion: exact(tight.excursion) },
       };
     }
     case 'speed-bag': {
-      const rate = speedBagRate(
-        measure(options, 'rebounds-per-minute', 10_000),
-        wholeFlag('rebounds-per-hit', flag(options, 'rebounds-per-hit'), 1, 99),
-      );
+      const row = (flag(options, 'rebounds-per-hit') ?? '').split(',').map((count) => count.trim());
+      const counts = row.map((count) => wholeFlag('rebounds-per-hit', count === '' ? undefined : count, 0, 99));
+      const rate = speedBagRowRate(measure(options, 'rebounds-per-minute', 10_000), counts);
       if (!rate.ok) throw new BadInput(`--rebounds-per-hit: ${sayFault(rate.fault).replace(/^character 1: /, '')}`);
       return { hitsPerMinute: exact(rate.value) };
     }

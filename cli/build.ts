@@ -9,6 +9,7 @@ export interface BuildOptions {
   readonly kick?: string;
   readonly cuts?: string;
   readonly again?: boolean;
+  readonly alone?: boolean;
   readonly from?: string;
   readonly to?: string;
   readonly scheme?: string;
@@ -51,6 +52,7 @@ function stagesFor(goals: readonly string[], options: BuildOptions, scheme: Sche
     from,
     to,
     again: options.again,
+    alone: options.alone,
   });
   if (stages.length === 0)
     throw new BadInput('a build by amount needs one slot that grows; write for example "any 2-5"');

@@ -1,4 +1,4 @@
-import { callTrack, toSeconds, type Call, type Dropped } from '../core/index';
+import { scriptOf, toSeconds, type Call, type Dropped } from '../core/index';
 import { readableSheet } from './sheet';
 
 /** A call with every moment on the session's clock. */
@@ -15,7 +15,7 @@ const unsaid = ({ kind, say, why, opens }: Dropped): unknown => ({ at: toSeconds
 
 /** `tempo calls FILE`: the script of a session. */
 export function calls(path: string): unknown {
-  const track = callTrack(readableSheet(path));
+  const track = scriptOf(readableSheet(path));
   return {
     calls: track.calls.map(shown),
     breaks: track.breaks.map(({ at, calls: said }) => ({ at: toSeconds(at), calls: said.map(shown) })),

@@ -1,6 +1,12 @@
 import {
   bagKinds,
+  levels,
+  readSchools,
+  schoolsExample,
+  schoolsOf,
+  secondReadings,
   fitToBag,
+  isWorthSaying,
   countCombination,
   eight,
   familyOf,
@@ -15,6 +21,10 @@ import {
   writeCombination,
   writeSlot,
   type Combination,
+  type Conditions,
+  type Counts,
+  type Level,
+  type Schools,
   type Family,
   type Limb,
   type Repetition,
@@ -67,7 +77,13 @@ function moveRows(turn: Repetition, scheme: Scheme): MoveRow[] {
 /** More repairs than this are not worked out: a combination stuck so often wants writing anew. */
 const mostRepaired = 40;
 
-function seamRows(studied: Study, turn: number, scheme: Scheme, options: { stance: Stance }): unknown[] {
+function seamRows(
+  studied: Study,
+  turn: number,
+  scheme: Scheme,
+  options: { stance: Stance },
+  school: Schools['kick'],
+): unknown[] {
   const repetition = studied.turns[turn];
   if (!repetition) return [];
   // Seams lie between steps, and a step of two moves counts twice in the list of moves.
@@ -85,7 +101,7 @@ function seamRows(studied: Study, turn: number, scheme: Scheme, options: { stanc
       cost: toSeconds(seam.cost),
       reason: seam.reason,
       repairs,
-      level: seam.level,
+      level: isWorthSaying(seam, school) ? seam.level : 'none',
       loop: seam.loop,
     };
   });
@@ -96,14 +112,41 @@ export interface ComboOptions {
   readonly stance?: string;
   readonly pace?: string;
   readonly bag?: string;
+  readonly level?: string;
+  readonly schools?: string;
 }
 
-function fitRow(combination: Combination, name: string, scheme: Scheme): unknown {
+/** The schools that `--schools` names, by the same words as a text's head. */
+export function schoolsNamed(given: string | undefined): Schools {
+  const { schools, unread } = readSchools(given ?? '');
+  if (unread !== null) throw new BadInput(`--schools "${unread}": write ${schoolsExample}`);
+  return schoolsOf({ schools });
+}
+
+function levelNamed(name: string | undefined): Level | undefined {
+  const level = levels.find((each) => each === name);
+  if (name !== undefined && !level) throw new BadInput(`--level ${name}: write ${levels.join(', ')}`);
+  return level;
+}
+
+function fitRow(combination: Combination, name: string, scheme: Scheme, conditions: Conditions): unknown {
   const bag = bagKinds.find((kind) => kind === name);
   if (!bag) throw new BadInput(`--bag ${name}: write ${bagKinds.join(', ')}`);
-  const { verdict, reasons, adapted } = fitToBag(combination, bag);
-  return { bag, verdict, reasons, adapted: adapted && writeCombination(adapted, scheme) };
+  const { verdict, reasons, adapted, offers } = fitToBag(combination, bag, conditions);
+  return {
+    bag,
+    verdict,
+    reasons,
+    adapted: adapted && writeCombination(adapted, scheme),
+    ...(offers.length === 0
+      ? {}
+      : { offers: offers.map(({ what, combination: text }) => ({ what, text: writeCombination(text, scheme) })) }),
+  };
 }
+
+/** Figures with at most three decimals. */
+const rounded = (counts: Counts): Record<string, number> =>
+  Object.fromEntries(Object.entries(counts).map(([key, value]) => [key, Math.round(value * 1000) / 1000]));
 
 /** `tempo combo "TEXT"`: what the core knows of one combination. */
 export function combo(argument: string | undefined, options: ComboOptions): unknown {
@@ -114,11 +157,14 @@ export function combo(argument: string | undefined, options: ComboOptions): unkn
   const pace = Number(options.pace ?? 1);
   if (!(pace > 0 && pace <= 10))
     throw new BadInput(`--pace ${options.pace}: write a factor above 0, up to 10; 1 is steady`);
-  const combination = combinationFrom(argument, scheme);
+  const source = argument === '-' ? readText('-') : argument;
+  const combination = combinationFrom(source, scheme);
+  const conditions = { level: levelNamed(options.level), schools: schoolsNamed(options.schools) };
+  const notes = secondReadings(source ?? '', scheme).map(({ what, mend }) => ({ what, mend }));
   const studied = study(combination, { stance });
   const describe = (turn: Repetition, index: number) => ({
     moves: moveRows(turn, scheme),
-    seams: seamRows(studied, index, scheme, { stance }),
+    seams: seamRows(studied, index, scheme, { stance }, conditions.schools.kick),
     seconds: toSeconds(turn.ms / pace),
   });
   const [first] = studied.turns;
@@ -126,11 +172,12 @@ export function combo(argument: string | undefined, options: ComboOptions): unkn
   return {
     text: writeCombination(combination, scheme),
     moves: moveRows(first, scheme),
-    counts: countCombination(combination),
+    counts: rounded(countCombination(combination)),
     stance: { start: first.walk.start, end: first.walk.end },
-    seams: seamRows(studied, 0, scheme, { stance }),
+    seams: seamRows(studied, 0, scheme, { stance }, conditions.schools.kick),
     seconds: toSeconds(studied.ms / pace),
-    ...(options.bag === undefined ? {} : { fit: fitRow(combination, options.bag, scheme) }),
+    ...(options.bag === undefined ? {} : { fit: fitRow(combination, options.bag, scheme, conditions) }),
+    ...(notes.length === 0 ? {} : { notes }),
     ...(studied.turns.length > 1 ? { turns: studied.turns.map(describe) } : {}),
   };
 }

@@ -4,6 +4,7 @@ import {
   bagKinds,
   compile,
   findings,
+  leafName,
   readStored,
   sayFault,
   sayPlace,
@@ -32,9 +33,9 @@ export function readableSheet(path: string): Sheet {
   return sheet;
 }
 
-const twoPlaces = (value: number): number => Math.round(value * 100) / 100;
+const threePlaces = (value: number): number => Math.round(value * 1000) / 1000;
 const roundAll = (record: Readonly<Record<string, number>>): Record<string, number> =>
-  Object.fromEntries(Object.entries(record).map(([key, value]) => [key, twoPlaces(value)]));
+  Object.fromEntries(Object.entries(record).map(([key, value]) => [key, threePlaces(value)]));
 
 /** `tempo check FILE`: what a coach should know about a sheet; unreadable places of a text first. */
 export function check(path: string): unknown {
@@ -67,7 +68,7 @@ export function timeline(path: string): unknown {
       seconds: toSeconds(leaf.ms),
       kind: leaf.kind,
       block: leaf.block,
-      label: leaf.label,
+      label: leafName(leaf),
       ...(leaf.round === null ? {} : { round: leaf.round }),
       ...(leaf.combination ? { combination: writeCombination(leaf.combination, scheme) } : {}),
       ...(leaf.open ? { open: true } : {}),
@@ -83,18 +84,18 @@ export function tallySheet(path: string): unknown {
     work: toSeconds(sum.work),
     rest: toSeconds(sum.rest),
     other: toSeconds(sum.other),
-    punches: twoPlaces(sum.counts.punches),
-    strikes: twoPlaces(sum.counts.strikes),
-    defences: twoPlaces(sum.counts.defences),
-    least: twoPlaces(sum.least),
-    most: twoPlaces(sum.most),
+    punches: threePlaces(sum.counts.punches),
+    strikes: threePlaces(sum.counts.strikes),
+    defences: threePlaces(sum.counts.defences),
+    least: threePlaces(sum.least),
+    most: threePlaces(sum.most),
     byMove: roundAll(sum.byMove),
     bySide: roundAll(sum.bySide),
     byTarget: roundAll(sum.byTarget),
     rounds: sum.rounds.map(({ label, counts }) => ({
       label,
-      punches: twoPlaces(counts.punches),
-      strikes: twoPlaces(counts.strikes),
+      punches: threePlaces(counts.punches),
+      strikes: threePlaces(counts.strikes),
     })),
   };
 }
@@ -111,7 +112,7 @@ const formats = [
   {
     name: 'json',
     ending: '.json',
-    what: 'a sheet, schema in docs/formats/sheet-1.schema.json',
+    what: 'a sheet, schema in docs/formats/sheet-2.schema.json',
     write: writeSheetJson,
   },
   {

@@ -125,15 +125,15 @@ describe('the tempo command', () => {
       open: number;
       events: { at: number; seconds: number }[];
     };
-    expect([timeline.seconds, timeline.open]).toEqual([1350, 1]);
-    expect(timeline.events.reduce((sum, event) => sum + event.seconds, 0)).toBe(1350);
+    expect([timeline.seconds, timeline.open]).toEqual([1365, 1]);
+    expect(timeline.events.reduce((sum, event) => sum + event.seconds, 0)).toBe(1365);
     const tally = tempo(['tally', '-'], readFileSync(file, 'utf8')).json as unknown as {
       work: number;
       rest: number;
       other: number;
       rounds: unknown[];
     };
-    expect([tally.work, tally.rest, tally.other, tally.rounds.length]).toEqual([540, 120, 690, 3]);
+    expect([tally.work, tally.rest, tally.other, tally.rounds.length]).toEqual([540, 120, 705, 3]);
     expect(tempo(['check', file]).json).toEqual({ findings: [] });
   });
 

@@ -23,6 +23,16 @@ export function inUnits(what: Measured, value: number, system: MeasureSystem): n
   return Number((value / size).toFixed(digits));
 }
 
+/**
+ * A bound as it is told beside a field, rounded inwards, so that what is told can be typed.
+ * @example boundInUnits('length', 0.8, 'imperial', 'least') // 31.5
+ */
+export function boundInUnits(what: Measured, value: number, system: MeasureSystem, end: 'least' | 'most'): number {
+  const { size, digits } = measures[what][system];
+  const steps = (value / size) * 10 ** digits;
+  return (end === 'least' ? Math.ceil(steps - 1e-6) : Math.floor(steps + 1e-6)) / 10 ** digits;
+}
+
 /** A field's figure back in SI units. `fromUnits('length', 70.9, 'imperial')` → `1.80086` */
 export function fromUnits(what: Measured, value: number, system: MeasureSystem): number {
   return value * measures[what][system].size;

@@ -80,7 +80,7 @@ const firstWatch = sheet(
   { class: { people: 12, level: 'beginner', leftHanded: 3, note: 'Hose tower; gloves in the blue crate' } },
   [
     towerWarmUp,
-    { kind: 'show', ms: seconds(30), pieces: [combination(seconds(30), demoText('Ladder truck'))] },
+    { kind: 'show', ms: seconds(45), pieces: [combination(seconds(45), demoText('Ladder truck'))] },
     {
       kind: 'round',
       ms: minutes(3),

@@ -32,7 +32,7 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
     name: 'sheet, tapping along',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => {
-      await page.locator('summary').click();
+      await page.getByRole('button', { name: 'Class and numbers' }).click();
       await page.locator('kt-piece-view .piece').nth(3).focus();
       await page.getByRole('button', { name: 'Tap along' }).click();
     },
@@ -45,6 +45,17 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
       await page.getByRole('button', { name: 'Start' }).click();
       for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
       await page.locator('.stage').waitFor();
+    },
+  },
+  {
+    name: 'run, changing',
+    path: '/run/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start' }).click();
+      await page.locator('.stage').waitFor();
+      await page.keyboard.press('c');
+      await page.keyboard.press('h');
+      await page.getByRole('dialog', { name: 'Change the session' }).waitFor();
     },
   },
   {
@@ -82,9 +93,46 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
     },
   },
   {
-    name: 'draft',
+    name: 'sheets, picking',
     path: '/sheets',
-    prepare: async (page) => page.getByRole('button', { name: 'Draft for me' }).click(),
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'From a template' }).click();
+      await page.getByLabel('Type and go').fill('1 2 jabb');
+      await page.getByLabel('Minutes', { exact: true }).fill('5');
+      await page.getByRole('button', { name: 'Draft', exact: true }).click();
+    },
+  },
+  {
+    name: 'sheet, picking, a field that is wrong',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Add' }).click();
+      await page.locator('kt-block-view .name').nth(2).click();
+      await page.getByLabel('How many times Round 1').fill('400');
+      await page.getByLabel('How many times Round 1').press('Enter');
+    },
+  },
+  {
+    name: 'sheet, a menu',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => page.getByRole('button', { name: /^More for Round 1/ }).click(),
+  },
+  {
+    name: 'keys',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.locator('kt-block-view').first().waitFor();
+      await page.keyboard.press('Shift+?');
+      await page.getByRole('dialog').waitFor();
+    },
+  },
+  {
+    name: 'a choice',
+    path: '/settings',
+    prepare: async (page) => {
+      await page.getByRole('combobox', { name: 'Who calls' }).click();
+      await page.getByRole('listbox').waitFor();
+    },
   },
   {
     name: 'log',
@@ -113,7 +161,7 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
     path: '/room',
     prepare: async (page) => {
       await page.getByRole('button', { name: /^Wall bag, / }).focus();
-      await page.locator('summary').click();
+      await page.getByRole('button', { name: 'Kinds of your own' }).click();
     },
   },
   { name: 'bench', path: '/bench' },
@@ -129,47 +177,91 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
   { name: 'not found', path: '/nowhere' },
 ];
 
-for (const colorScheme of ['light', 'dark'] as const)
-  for (const { name, path, prepare } of views)
-    test(`axe finds nothing on ${name}, ${colorScheme}`, async ({ page }) => {
-      await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
-      await page.goto(path);
-      await page.getByRole('heading', { level: 1 }).first().waitFor();
-      await prepare?.(page);
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(
-        violations.map(
-          (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`,
-        ),
-      ).toEqual([]);
+/** What axe finds, in words. */
+async function found(axe: AxeBuilder): Promise<string[]> {
+  const { violations } = await axe.analyze();
+  return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`);
+}
+
+const widths = [
+  ['a phone', 390, 844],
+  ['a tablet', 820, 1180],
+  // 1280 by 800 at 200 %.
+  ['a screen at twice its size', 640, 400],
+] as const;
+
+for (const { name, path, prepare } of views)
+  test(`${name}: axe finds nothing, nothing is wider than its screen, nothing is asked of any other place`, async ({
+    page,
+  }) => {
+    // Axe goes through every node, and a ruler of calls has thousands.
+    test.slow();
+    const elsewhere: string[] = [];
+    page.on('request', (request) => {
+      const url = new URL(request.url());
+      if (url.hostname !== 'localhost' && !['blob:', 'data:'].includes(url.protocol)) elsewhere.push(request.url());
     });
-
-for (const [device, width, height] of [
-  ['phone', 390, 844],
-  ['tablet', 820, 1180],
-] as const)
-  test(`nothing is wider than a ${device}`, async ({ page }) => {
-    await page.setViewportSize({ width, height });
-    for (const { path, prepare, name } of views) {
-      await page.goto(path);
-      await page.getByRole('heading', { level: 1 }).first().waitFor();
-      await prepare?.(page);
-      const over = await page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      );
-      expect(over, name).toBeLessThanOrEqual(0);
-    }
-  });
-
-test('nothing is asked of any other place', async ({ page }) => {
-  const elsewhere: string[] = [];
-  page.on('request', (request) => {
-    const url = new URL(request.url());
-    if (url.hostname !== 'localhost' && !['blob:', 'data:'].includes(url.protocol)) elsewhere.push(request.url());
-  });
-  for (const { path } of views) {
+    await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
     await page.goto(path);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
+    await prepare?.(page);
+    expect(await found(new AxeBuilder({ page })), 'light').toEqual([]);
+    await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+    // Nothing but colours differs.
+    expect(await found(new AxeBuilder({ page }).withRules('color-contrast')), 'dark').toEqual([]);
+    for (const [screen, width, height] of widths) {
+      await page.setViewportSize({ width, height });
+      await expect
+        .poll(
+          () => page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+          screen,
+        )
+        .toBeLessThanOrEqual(0);
+    }
+    expect(elsewhere).toEqual([]);
+  });
+
+test('forced colours: the focus is seen, and the two hands are told apart without colour', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  for (const path of [
+    '/sheets',
+    '/sheets/demo-first-watch',
+    '/combos',
+    '/room',
+    '/settings',
+    '/run/demo-first-watch',
+  ]) {
+    await page.goto(path);
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    for (let step = 0; step < 3; step += 1) {
+      await page.keyboard.press('Tab');
+      const seen = await page.evaluate(() => {
+        const focused = document.activeElement ?? document.body;
+        // A link has an outline, a button of Material's a frame inside it; a field's own frame grows thick.
+        const { outlineStyle, outlineWidth } = getComputedStyle(focused);
+        const frame = getComputedStyle(focused.querySelector('.mat-focus-indicator') ?? focused, '::before');
+        const framed =
+          focused.closest('.mat-focused') !== null ||
+          (frame.content !== 'none' && frame.display !== 'none' && parseFloat(frame.borderTopWidth) >= 2);
+        return { tag: focused.tagName, drawn: framed || (outlineStyle !== 'none' && parseFloat(outlineWidth) >= 2) };
+      });
+      expect(seen.tag, path).not.toBe('BODY');
+      expect(seen.drawn, `${path}: ${seen.tag}`).toBe(true);
+    }
   }
-  expect(elsewhere).toEqual([]);
+  await page.goto('/sheets/demo-first-watch');
+  const heights = await page
+    .locator('kt-strike-staff', { has: page.locator('.glyph.lead') })
+    .filter({ has: page.locator('.glyph.rear') })
+    .first()
+    .evaluate((staff) =>
+      Array.from(
+        staff.querySelectorAll('.glyph.lead, .glyph.rear'),
+        (glyph) => [glyph.classList.contains('lead'), Math.round(glyph.getBoundingClientRect().top)] as const,
+      ),
+    );
+  expect(new Set(heights.map(([lead]) => lead)).size).toBe(2);
+  const topsOf = (side: boolean): Set<unknown> =>
+    new Set(heights.filter(([lead]) => lead === side).map(([, top]) => top));
+  expect([...topsOf(true)].filter((top) => topsOf(false).has(top))).toEqual([]);
 });

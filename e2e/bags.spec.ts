@@ -3,7 +3,8 @@ import { expect, test } from '@playwright/test';
 test('the room by keys: a bag is put in, moved, and says what the numbers say', async ({ page }) => {
   await page.goto('/room');
   await expect(page.getByText('its lower edge is at 0.75 m', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'reflex', exact: true }).click();
+  await page.getByRole('button', { name: 'Put in' }).click();
+  await page.getByRole('menuitem', { name: 'reflex', exact: true }).click();
   const bag = page.getByRole('button', { name: /^reflex, 4\.50 m from the left/ });
   await bag.focus();
   await page.keyboard.press('ArrowRight');
@@ -27,6 +28,7 @@ test('the room by mouse: a dragged bag stays where it was dropped', async ({ pag
 
 test('the bench works a typed combination out in its worker: waiting hits, hurrying misses', async ({ page }) => {
   await page.goto('/bench');
+  await page.getByRole('tab', { name: 'Ball between cords' }).click();
   const blows = page.getByRole('list', { name: 'What hits and what misses' });
   await expect(blows.getByRole('listitem')).toHaveCount(4);
   await expect(blows).not.toContainText('misses');

@@ -1,13 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from '@playwright/test';
+import { choose } from './hands';
 
 test('write a combination, place moves on the staff by keys and by drag, find it again', async ({ page }) => {
   await page.goto('/combos');
-  await expect(page.locator('.list li')).toHaveCount(12);
+  await expect(page.locator('.list tr[mat-row]')).toHaveCount(12);
   await page.getByRole('button', { name: 'New combination' }).click();
   const card = page.getByRole('region', { name: 'Combination' });
   await card.getByLabel('Combination', { exact: true }).fill('1 2');
-  await expect(page.locator('.list li')).toHaveCount(13);
+  await expect(page.locator('.list tr[mat-row]')).toHaveCount(13);
   await card.getByLabel('Name').fill('Night bell');
   await card.locator('.box').last().focus();
   await page.keyboard.press('3');
@@ -34,8 +35,8 @@ test('write a combination, place moves on the staff by keys and by drag, find it
   await page.getByRole('button', { name: 'Close' }).click();
   await page.reload();
   await page.getByLabel('Find').fill('night');
-  await expect(page.locator('.list li')).toHaveCount(1);
-  await expect(page.locator('.list li')).toContainText('3 punches');
+  await expect(page.locator('.list tr[mat-row]')).toHaveCount(1);
+  await expect(page.locator('.list tr[mat-row]')).toContainText('Night bell');
 });
 
 test('a selection goes to a file; another coach takes it in after a look', async ({ page, browser }) => {
@@ -58,16 +59,16 @@ test('a selection goes to a file; another coach takes it in after a look', async
     .locator('input[type=file]')
     .setInputFiles({ name: 'book.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await expect(other.getByRole('heading', { name: '2 combinations in this file' })).toBeVisible();
-  await other.getByLabel('What to do with Turnout').selectOption('leave it');
+  await choose(other, 'What to do with Turnout', 'leave it');
   await other.getByRole('button', { name: 'Take in 1' }).click();
-  await expect(other.locator('.list li')).toHaveCount(1);
+  await expect(other.locator('.list tr[mat-row]')).toHaveCount(1);
   await other.locator('input[type=file]').setInputFiles({
     name: 'bad.json',
     mimeType: 'application/json',
     buffer: Buffer.from(text.replace('"5 2 swk 1 lk"', '"5 2 zzz"')),
   });
   await expect(other.getByRole('alert')).toContainText(/entries\[\d\]\.text/);
-  await expect(other.locator('.list li')).toHaveCount(1);
+  await expect(other.locator('.list tr[mat-row]')).toHaveCount(1);
   await other.close();
 });
 
@@ -80,9 +81,9 @@ test('own numbers re-spell a sheet, and a bad scheme is refused with the reason'
   await page.getByLabel('Move', { exact: true }).fill('lk');
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.goto('/sheets/demo-hands-then-legs');
-  await page.locator('summary').click();
-  await page.getByLabel('Numbers').selectOption('mine');
-  await expect(page.locator('kt-piece-view', { hasText: '5 2 swk 1 9' }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Class and numbers' }).click();
+  await choose(page, 'Numbers', 'mine');
+  await expect(page.getByRole('group', { name: '5 2 swk 1 9' }).first()).toBeVisible();
   const entry = page.getByLabel('Type a combination');
   await entry.fill('longhose then 9');
   await expect(page.locator('.facts')).toContainText('6 moves');
@@ -92,7 +93,7 @@ test('tapping along fits the class’s pace and changes what is planned', async 
   await page.goto('/sheets/demo-ten-minutes');
   const punches = page.locator('kt-sheet-totals div').nth(2);
   await expect(punches).toContainText('415');
-  await page.locator('summary').click();
+  await page.getByRole('button', { name: 'Class and numbers' }).click();
   await page.locator('kt-piece-view .piece').nth(3).focus();
   await page.getByRole('button', { name: 'Tap along' }).click();
   const pad = page.locator('.pad');

@@ -72,6 +72,7 @@ test('dragging a block by its grip moves it, and undo moves it back', async ({ p
 
 test('pieces that do not add up are a finding, and its mend mends it', async ({ page }) => {
   await page.goto('/sheets/demo-ten-minutes');
+  await page.getByLabel('Length of 1 2', { exact: true }).first().click();
   await page.getByLabel('Length of 1 2', { exact: true }).first().fill('1:30');
   await page.getByLabel('Length of 1 2', { exact: true }).first().press('Enter');
   const panel = page.getByRole('complementary', { name: 'Findings' });
@@ -93,7 +94,7 @@ test('bad and huge text gets a clear message at its place, and is not lost', asy
   ] as const) {
     await entry.fill(typed);
     await entry.press('Enter');
-    await expect(page.locator('.fault')).toContainText(said);
+    await expect(page.locator('#entry-fault')).toContainText(said);
     await expect(entry).toHaveValue(typed);
   }
   await page.reload();
@@ -107,4 +108,32 @@ test('addresses that lead nowhere say so', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'This sheet is not here' })).toBeVisible();
   await page.goto('/run/none');
   await expect(page.getByRole('heading', { name: 'There is no such sheet to run' })).toBeVisible();
+});
+
+test('files that are dropped and text that is pasted come in, whatever their ending; a picture is refused with the reason', async ({
+  page,
+}) => {
+  await page.goto('/sheets');
+  await expect(page.locator('.list li')).toHaveCount(5);
+  const drop = (name: string, content: string | readonly number[]): Promise<void> =>
+    page.evaluate(
+      ({ name, content }) => {
+        const dataTransfer = new DataTransfer();
+        dataTransfer.items.add(new File([typeof content === 'string' ? content : new Uint8Array(content)], name));
+        document.body.dispatchEvent(new DragEvent('dragover', { dataTransfer, bubbles: true, cancelable: true }));
+        document.body.dispatchEvent(new DragEvent('drop', { dataTransfer, bubbles: true, cancelable: true }));
+      },
+      { name, content },
+    );
+  await drop('DROPPED.TXT', '# From a drop\nround 1:00\n  0:30 1 2 3b');
+  await expect(page.getByRole('link', { name: 'From a drop', exact: true })).toBeVisible();
+  await drop('x.json', [0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 0]);
+  await expect(page.getByRole('alert')).toContainText('x.json was not imported');
+  await page.evaluate(() => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', '# From a paste\nround 1:00\n  0:30 1 2 3b');
+    document.body.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+  });
+  await expect(page.getByRole('link', { name: 'From a paste', exact: true })).toBeVisible();
+  await expect(page.getByRole('alert')).toBeHidden();
 });

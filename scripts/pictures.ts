@@ -57,20 +57,36 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'draft',
-    path: '/sheets',
+    name: 'faults',
+    path: '/sheets/demo-first-watch',
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Draft for me' }).click();
+      await page.locator('[data-row="demo-first-watch-b3"]').focus();
+      await page.getByRole('tab', { name: 'Faults' }).click();
+      await page.getByRole('button', { name: 'Add the mend of: Hand drops before the hook' }).click();
+      await page.locator('kt-piece-view .piece').nth(6).focus();
     },
   },
-  { name: 'combos', path: '/combos', prepare: (page) => page.locator('.list li').first().waitFor() },
+  {
+    name: 'library',
+    path: '/sheets/demo-hands-then-legs',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Add' }).click();
+      await page.getByLabel('Search what to put in').fill('ladder');
+      await page
+        .getByRole('button', { name: /^Jab to four/ })
+        .first()
+        .focus();
+    },
+  },
+  { name: 'combos', path: '/combos', prepare: (page) => page.locator('.list tr[mat-row]').first().waitFor() },
   {
     name: 'combination',
     path: '/combos',
     prepare: async (page) => {
       await page.getByRole('button', { name: /^Pump check/ }).click();
       await page.getByLabel('Combination', { exact: true }).last().fill('1 1 2 sl 3 switch 2b');
-      await page.getByLabel('Bag').first().selectOption('double-end');
+      await page.getByRole('combobox', { name: 'Bag' }).first().click();
+      await page.getByRole('option', { name: 'double-end' }).click();
       await page.locator('.box').nth(3).focus();
     },
   },
@@ -85,6 +101,7 @@ const pictures: readonly Picture[] = [
     name: 'bench',
     path: '/bench',
     prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Ball between cords' }).click();
       await page.getByRole('list', { name: 'What hits and what misses' }).waitFor();
       await page.waitForTimeout(900);
     },
@@ -98,7 +115,11 @@ const pictures: readonly Picture[] = [
       await page.locator('kt-lane-versions .sum').nth(3).click();
     },
   },
-  { name: 'board', path: '/board/demo-four-corners', prepare: (page) => page.locator('.lane').first().waitFor() },
+  {
+    name: 'board',
+    path: '/board/demo-four-corners',
+    prepare: (page) => page.locator('.lanes .card').first().waitFor(),
+  },
   {
     name: 'calls',
     path: '/calls/demo-first-watch',
@@ -119,15 +140,32 @@ const pictures: readonly Picture[] = [
     },
   },
   {
+    name: 'run-change',
+    path: '/run/demo-hands-then-legs',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start' }).click();
+      await page.locator('.stage').waitFor();
+      for (let step = 0; step < 8; step += 1) await page.keyboard.press('ArrowRight');
+      await page.waitForTimeout(1500);
+      await page.getByRole('button', { name: 'Change' }).click();
+      const panel = page.getByRole('dialog', { name: 'Change the session' });
+      await panel.getByRole('button', { name: '+ 30 s' }).click();
+      await panel.getByRole('button', { name: 'Slower' }).click();
+      await page.waitForTimeout(700);
+    },
+  },
+  {
     name: 'run-over',
     path: '/run/demo-ten-minutes',
     prepare: async (page) => {
-      await page.getByLabel('Speed').selectOption('60');
+      await page.getByRole('combobox', { name: 'Speed' }).click();
+      await page.getByRole('option', { name: 'rehearsal × 60' }).click();
       await page.getByRole('button', { name: 'Start' }).click();
       await page.locator('#over').waitFor({ timeout: 30_000 });
     },
   },
-  { name: 'log', path: '/log', prepare: (page) => page.locator('section').first().waitFor() },
+  { name: 'log', path: '/log', prepare: (page) => page.locator('tr[mat-row]').first().waitFor() },
+  { name: 'settings', path: '/settings', prepare: (page) => page.locator('mat-select').first().waitFor() },
 ];
 
 const server = spawn(process.execPath, ['dist/server/main.mjs'], {

@@ -1,8 +1,9 @@
 // What `npm start` and `npm test` share. Node's own modules only: nothing is installed yet when this runs.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { gzipSync } from 'node:zlib';
 
 export const root = fileURLToPath(new URL('..', import.meta.url));
 
@@ -50,6 +51,20 @@ function newest(path) {
   return Math.max(0, ...readdirSync(path).map((name) => newest(join(path, name))));
 }
 
+/** The first script and what it loads before anything is shown, compressed as the server sends it; more is refused. */
+const mostInitial = 150_000;
+function checkInitial() {
+  const browser = join(root, 'dist/app/browser');
+  const page = readFileSync(join(browser, 'index.html'), 'utf8');
+  const files = new Set([...page.matchAll(/(?:src|href)="([^"]+\.js)"/g)].map(([, file]) => file));
+  const bytes = [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(browser, file))).length, 0);
+  console.log(`Initial JavaScript: ${(bytes / 1000).toFixed(0)} kB compressed, at most ${mostInitial / 1000}`);
+  if (files.size === 0 || bytes > mostInitial) {
+    console.error('Too much is loaded before anything is shown: load it where it is used');
+    process.exit(1);
+  }
+}
+
 /** Builds the application and the server where their sources are newer than what is built. */
 export async function build() {
   const sources = [
@@ -70,6 +85,7 @@ export async function build() {
   )
     return;
   must(process.execPath, [...ng, 'build'], 'Building the application');
+  checkInitial();
   // Imported here: esbuild is there only once the packages are installed.
   const { build: bundle } = await import('esbuild');
   await bundle({

@@ -10,13 +10,21 @@ const node = process.execPath;
 const module = (path) => join(root, 'node_modules', path);
 let passed = 0;
 let failed = 0;
+/** What each failed part printed last: said again at the very end, since a long log is read from there. */
+const failures = [];
+
+/** The last lines of a part that failed. */
+const fault = (name, output) => failures.push(`${name}:\n${output.trim().split('\n').slice(-40).join('\n')}`);
 
 /** A step that either holds or does not counts as one test. */
 async function step(name, args) {
   console.log(`\n== ${name}`);
-  const { code } = await watchOutput(node, args);
+  const { code, output } = await watchOutput(node, args);
   if (code === 0) passed += 1;
-  else failed += 1;
+  else {
+    failed += 1;
+    fault(name, output);
+  }
   console.log(`${name}: ${code === 0 ? 'passed' : 'failed'}`);
 }
 
@@ -28,6 +36,7 @@ async function runner(name, args, count) {
   passed += counted.passed;
   failed += counted.failed;
   if (counted.passed + counted.failed === 0 || (code !== 0 && counted.failed === 0)) failed += 1;
+  if (code !== 0) fault(name, output);
   console.log(`${name}: ${counted.passed} passed, ${counted.failed} failed`);
 }
 
@@ -61,5 +70,6 @@ await runner('Playwright', [module('@playwright/test/cli.js'), 'test'], () => {
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
 });
 
+for (const said of failures) console.log(`\n-- failed: ${said}`);
 console.log(`\ntests: ${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -1,42 +1,70 @@
 import { existsSync } from 'node:fs';
 import { extname, join } from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
+import helmet from 'helmet';
 
-/** Nothing from elsewhere: every script, style, font and picture ships with the application. */
-const contentPolicy = [
-  "default-src 'self'",
-  // WebAssembly is for the MP3 encoder, which ships with the application.
-  "script-src 'self' 'wasm-unsafe-eval'",
-  // Angular and Material set styles from script.
-  "style-src 'self' 'unsafe-inline'",
-  "img-src 'self' data: blob:",
-  "connect-src 'self' data:",
-  "object-src 'none'",
-  "base-uri 'self'",
-  "frame-ancestors 'none'",
-].join('; ');
+/** The security headers: nothing from elsewhere, since every script, style, font and picture ships with the application. */
+const headers = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      // WebAssembly is for the MP3 encoder, which ships with the application.
+      scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+      // Angular and Material set styles from script.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      connectSrc: ["'self'", 'data:'],
+      objectSrc: ["'none'"],
+      baseUri: ["'self'"],
+      frameAncestors: ["'none'"],
+    },
+  },
+  // Served over plain http on this machine: a browser told to use https would find nothing.
+  strictTransportSecurity: false,
+});
+
+/** Nothing is ever sent to this server: other methods, and bodies, are turned away unread. */
+const readingOnly: RequestHandler = (request, response, next) => {
+  const sends =
+    Number(request.headers['content-length'] ?? 0) > 0 || request.headers['transfer-encoding'] !== undefined;
+  if (request.method !== 'GET' && request.method !== 'HEAD')
+    response.status(405).set({ Allow: 'GET, HEAD', Connection: 'close' }).type('text').send('Only GET and HEAD');
+  else if (sends) response.status(413).set('Connection', 'close').type('text').send('Nothing is taken in here');
+  else next();
+};
+
+/** An address that cannot be read is said to be one, without traces or paths. */
+const plainErrors: ErrorRequestHandler = (error: unknown, _request, response, next) => {
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  const status = typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 500;
+  const known = status >= 400 && status < 500;
+  response
+    .status(known ? status : 500)
+    .type('text')
+    .send(status === 404 ? 'Not found' : known ? 'This address cannot be read' : 'Something went wrong');
+};
 
 /**
  * The server of the built application: its files, and the first page for every address inside it. A missing file is
  * not found, never the first page.
- * @example createApp('dist/app/browser').listen(4173)
+ * @example createApp('/…/dist/app/browser').listen(4173, '127.0.0.1')
  */
 export function createApp(folder: string): Express {
   const app = express();
   app.disable('x-powered-by');
+  app.use(headers);
+  app.use(readingOnly);
   app.use(compression());
-  app.use((_, response, next) => {
-    response.set({
-      'Content-Security-Policy': contentPolicy,
-      'X-Content-Type-Options': 'nosniff',
-      'Referrer-Policy': 'no-referrer',
-    });
-    next();
-  });
   app.use(
     express.static(folder, {
       index: false,
+      redirect: false,
+      dotfiles: 'ignore',
       setHeaders: (response, path) => {
         // Names of built files carry a hash of what is in them.
         const hashed = /-[A-Z0-9]{8}\.[a-z0-9]+$/.test(path);
@@ -49,5 +77,6 @@ export function createApp(folder: string): Express {
     if (extname(request.path) !== '' || !existsSync(first)) response.status(404).type('text').send('Not found');
     else response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: folder });
   });
+  app.use(plainErrors);
   return app;
 }

@@ -1,17 +1,21 @@
-import { resolve } from 'node:path';
-import { createApp } from './app';
+import { fileURLToPath } from 'node:url';
+import type { AddressInfo } from 'node:net';
+import { doorOf, errorLine, greeting, serverOf } from './listen';
 
-const port = Number(process.env['PORT'] ?? 4173);
-const server = createApp(resolve('dist/app/browser')).listen(port);
-
-server.on('listening', () => {
-  console.log(`Keen Tempo is at http://localhost:${port}`);
-});
-server.on('error', (error: NodeJS.ErrnoException) => {
-  console.error(
-    error.code === 'EADDRINUSE'
-      ? `Port ${port} is taken: set PORT to another one, for example PORT=${port + 1} npm start`
-      : error.message,
-  );
+const door = doorOf(process.env);
+if ('wrong' in door) {
+  console.error(door.wrong);
   process.exitCode = 1;
-});
+} else {
+  // Beside this file when it is built, wherever it is started from.
+  const server = serverOf(fileURLToPath(new URL('../app/browser', import.meta.url)));
+  server.on('listening', () => {
+    const { port } = server.address() as AddressInfo;
+    for (const line of greeting({ ...door, port })) console.log(line);
+  });
+  server.on('error', (error) => {
+    console.error(errorLine(error, door));
+    process.exitCode = 1;
+  });
+  server.listen(door.port, door.host);
+}

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { assemble, callTrack, lengthIn, readTempoText, sessionTemplates, voicePackSchema } from '../core/index';
+import { assemble, scriptOf, lengthIn, readTempoText, sessionTemplates, voicePackSchema } from '../core/index';
 import { demoSheets } from '../demo/sheets';
 import { clipTexts } from './words';
 
@@ -9,6 +9,7 @@ const pack = voicePackSchema.parse(
 
 describe('the words of the voice pack', () => {
   it('are all recorded in both voices', () => {
+    expect(pack.voices.length).toBeGreaterThan(0);
     for (const { id, clips } of pack.voices)
       for (const words of clipTexts())
         expect(Object.hasOwn(clips, words)).withContext(`${words} in ${id}: npm run voice renders it`).toBeTrue();
@@ -16,14 +17,17 @@ describe('the words of the voice pack', () => {
 
   it('say our own sheets and templates whole', () => {
     const sheets = [...demoSheets, ...sessionTemplates.map(({ text }) => readTempoText(text).sheet)];
+    expect(pack.voices.length).toBeGreaterThan(0);
     for (const voice of pack.voices)
       for (const sheet of sheets)
-        for (const { kind, say } of callTrack(sheet, { lengthOf: lengthIn(voice), countFrom: 5 }).calls)
-          if (kind !== 'bell') expect(assemble(say, voice).missing).withContext(`${voice.id}: ${say}`).toEqual([]);
+        for (const call of scriptOf(sheet, { lengthOf: lengthIn(voice), countFrom: 5 }).calls)
+          if (call.kind !== 'bell')
+            expect(assemble(call, voice).missing).withContext(`${voice.id}: ${call.say}`).toEqual([]);
   });
 
   // Facts measured for the project: numbers take 245 to 515 ms, brisk clips up to about 1.1 s; whole sentences take longer.
   it('are as brisk as they were measured to be', () => {
+    expect(pack.voices.length).toBeGreaterThan(0);
     for (const { id, clips } of pack.voices)
       for (const [words, [, ms]] of Object.entries(clips)) {
         const count = words.split(' ').length;

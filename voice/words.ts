@@ -1,20 +1,28 @@
 import { demoSheets } from '../demo/sheets';
 import {
+  bagNatures,
+  blockWords,
   callOptionsOf,
   candidatesOf,
+  chunksOf,
+  clipWords,
   compile,
   effortNames,
   exercises,
+  faultList,
   fullMoveName,
   move,
   moveKinds,
   numberWord,
+  paceWords,
+  plain,
   readTempoText,
-  segmentsOf,
   sessionTemplates,
+  slotNatures,
   usualCheers,
   usualFocuses,
   usualPhrases,
+  type Saying,
 } from '../core/index';
 
 /** Words of a wording, parted where something is filled in. */
@@ -24,8 +32,8 @@ function moveNames(): string[] {
   return moveKinds.flatMap((kind) => {
     const sides = kind.sides.length > 0 ? kind.sides : [undefined];
     const aims = kind.targets.length > 0 ? kind.targets : [undefined];
-    // A defence on its usual side is said without it.
-    const bare = kind.marked ? [kind.name] : [];
+    // A defence, kick or knee on its usual side is said without it.
+    const bare = kind.marked || kind.limb === 'leg' ? [kind.name] : [];
     return [...bare, ...sides.flatMap((side) => aims.map((target) => fullMoveName(move(kind.id, side, target))))];
   });
 }
@@ -46,6 +54,15 @@ export function clipTexts(): string[] {
     ...['thigh', 'hip', 'chest', 'jaw', 'as shown', 'free'],
     ...exercises.map(({ name }) => name),
     ...effortNames,
+    ...moveKinds.map(({ plural }) => plural),
+    ...moveKinds.filter(({ sideInName }) => sideInName).flatMap(({ plural }) => [`lead ${plural}`, `rear ${plural}`]),
+    ...Object.values(slotNatures).flatMap(({ said: words }) => (words ? [words.one, words.more] : [])),
+    ...paceWords.map(({ words }) => words),
+    ...Object.values(bagNatures).map(({ spoken }) => spoken),
+    ...Object.values(blockWords),
+    ...faultList.map(({ reminder }) => reminder),
+    ...['twice', 'three times', 'four times', 'five times', 'six times', 'finish with', 'a', 'an', 'any'],
+    ...['lead hand', 'rear hand', 'hands in turn', 'soft', 'different each time', 'free round'],
     ...Object.values(usualPhrases).flatMap(({ full, short }) => [...fixedParts(full), ...fixedParts(short ?? '')]),
     ...usualFocuses.map(({ words }) => words),
     ...usualCheers,
@@ -90,19 +107,19 @@ export function clipTexts(): string[] {
     ...['skip', 'one more', 'each', 'build', 'long', 'light', 'fast', 'walk', 'mirror', 'learn', 'technique', 'power'],
   ];
   // A call is put together sentence by sentence, so those are recorded.
-  const sentences = [...said, ...ownCalls()].flatMap(segmentsOf);
-  return [...new Set(sentences.map(({ words }) => words.join(' ')))].sort();
+  const chunks = [...said.map(plain), ...ownCalls()].flatMap(chunksOf);
+  return [...new Set(chunks.map(({ words }) => clipWords(words).join(' ')))].filter(Boolean).sort();
 }
 
 /** Everything that is said in our own sheets and templates, whether there is room for it or not. */
-function ownCalls(): string[] {
+function ownCalls(): Saying[] {
   const sheets = [...demoSheets, ...sessionTemplates.map(({ text }) => readTempoText(text).sheet)];
   return sheets.flatMap((sheet) => {
     const timeline = compile(sheet);
     const { candidates, breaks } = candidatesOf(timeline, callOptionsOf(sheet, timeline));
     return [
-      ...candidates.filter(({ kind }) => kind !== 'bell').flatMap(({ phrases }) => phrases.map(({ say }) => say)),
-      ...breaks.flatMap(({ calls }) => calls.filter(({ kind }) => kind !== 'bell').map(({ say }) => say)),
+      ...candidates.filter(({ kind }) => kind !== 'bell').flatMap(({ phrases }) => phrases),
+      ...breaks.flatMap(({ calls }) => calls.filter(({ kind }) => kind !== 'bell')),
     ];
   });
 }

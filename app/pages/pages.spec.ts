@@ -1,9 +1,11 @@
 import { type ComponentFixture, TestBed } from '@angular/core/testing';
 import { DemoService } from '../services/demo.service';
+import { seedDemo } from '../store/demo-rows';
 import { SettingsService } from '../services/settings.service';
 import { SheetsService } from '../services/sheets.service';
-import { Database } from '../store/database';
-import { testProviders, until } from '../spec-store.spec';
+import { Store } from '../store/store';
+import { choose as choice, chosen, fieldOf, type } from '../hands.spec';
+import { sheetsHere, testProviders, until } from '../spec-store.spec';
 import { LogPage } from './log/log-page';
 import { SettingsPage } from './settings/settings-page';
 import { SheetsPage } from './sheets/sheets-page';
@@ -15,7 +17,7 @@ async function open<T>(
   ready: (host: HTMLElement) => boolean,
 ): Promise<{ fixture: ComponentFixture<T>; host: HTMLElement }> {
   TestBed.configureTestingModule({ providers: testProviders() });
-  await TestBed.inject(DemoService).seedOnce(new Date(2026, 10, 23));
+  await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23)));
   const fixture = TestBed.createComponent(page);
   const host = fixture.nativeElement as HTMLElement;
   await shows(host, ready);
@@ -39,6 +41,7 @@ function button(host: ParentNode, name: string): HTMLElement {
 
 /** Opens a row's menu and presses one of its lines. */
 async function choose(host: HTMLElement, row: string, line: string): Promise<void> {
+  await shows(host, (page) => page.querySelector(`[aria-label="More for ${row}"]`) !== null);
   button(host, `More for ${row}`).click();
   await shows(document.body, (body) => body.querySelector('.mat-mdc-menu-panel') !== null);
   button(document.querySelector('.mat-mdc-menu-panel') ?? document, line).click();
@@ -50,8 +53,10 @@ const rows = (host: HTMLElement) => [...host.querySelectorAll('.list h2')].map((
 describe('the list of sheets', () => {
   it('tells length, rounds, punches and how it last went', async () => {
     const { host } = await open(SheetsPage, (page) => rows(page).length === 5 && page.textContent.includes('counted'));
+    // Figures are worked out apart, and kept with the sheet.
+    await shows(host, (page) => !page.textContent.includes('…'));
     const first = host.querySelector('.list li')?.textContent ?? '';
-    expect(first).toContain('22:30');
+    expect(first).toContain('22:45');
     expect(first).toContain('3 rounds');
     expect(first).toContain('effort 6 of 10, 646 punches counted');
   });
@@ -60,11 +65,12 @@ describe('the list of sheets', () => {
     const { host } = await open(SheetsPage, (page) => rows(page).length === 5);
     const rename = async (name: string, key: string): Promise<void> => {
       await choose(host, 'Ten minutes before the shift', 'Rename');
-      await shows(host, (page) => page.querySelector('#rename') !== null);
-      const field = host.querySelector<HTMLInputElement>('#rename') as HTMLInputElement;
+      await shows(host, (page) => page.querySelector('.list input') !== null);
+      const field = fieldOf(host, 'New title');
       field.value = name;
+      field.dispatchEvent(new Event('input'));
       field.dispatchEvent(new KeyboardEvent('keydown', { key }));
-      await shows(host, (page) => page.querySelector('#rename') === null);
+      await shows(host, (page) => page.querySelector('.list input') === null);
     };
     await rename('Never mind', 'Escape');
     expect(rows(host)).toContain('Ten minutes before the shift');
@@ -86,63 +92,75 @@ describe('the list of sheets', () => {
     await shows(host, (page) => page.querySelector('[role=alert]') !== null);
     const said = host.querySelector('[role=alert]')?.textContent ?? '';
     for (const path of ['title', 'blocks[0].id', 'blocks[0].kind']) expect(said).toContain(path);
-    expect(await TestBed.inject(Database).sheets.count()).toBe(5);
+    expect(await (await TestBed.inject(Store).database()).sheets.count()).toBe(5);
     button(host, 'Close').click();
     await shows(host, (page) => page.querySelector('[role=alert]') === null);
   });
 
   it('says so when there is none', async () => {
     const { host } = await open(SheetsPage, (page) => rows(page).length === 5);
-    for (const stored of TestBed.inject(SheetsService).all() ?? [])
-      await TestBed.inject(SheetsService).remove(stored.id);
+    const here = sheetsHere();
+    await until(() => here()?.count === 5);
+    for (const stored of here()?.rows ?? []) await TestBed.inject(SheetsService).remove(stored.id);
     await shows(host, (page) => page.textContent.includes('No sheets yet.'));
     expect(host.querySelector('.list')).toBeNull();
   });
 });
 
 describe('the log', () => {
-  it('stands by day, the latest first, with planned and done', async () => {
-    const { host } = await open(LogPage, (page) => page.querySelectorAll('li').length === 6);
-    expect([...host.querySelectorAll('h2')].map((each) => each.textContent)).toEqual([
-      'Sunday, 22 November',
-      'Friday, 20 November',
-      'Wednesday, 18 November',
-      'Sunday, 15 November',
-      'Friday, 13 November',
-      'Wednesday, 11 November',
+  const entries = (page: HTMLElement): HTMLElement[] => [
+    ...page.querySelectorAll<HTMLElement>('tr[mat-row]:not(.under)'),
+  ];
+  const ready = (page: HTMLElement): boolean => entries(page).length === 6;
+
+  it('stands the latest first, with planned and done, and in other orders', async () => {
+    const { host } = await open(LogPage, ready);
+    const column = (name: string): string[] =>
+      entries(host).map(
+        (row) => row.querySelector(`.mat-column-${name}`)?.textContent?.trim().replace(/\s+/g, ' ') ?? '',
+      );
+    expect(column('when').map((when) => when.slice(0, 10))).toEqual([
+      'Sun 22 Nov',
+      'Fri 20 Nov',
+      'Wed 18 Nov',
+      'Sun 15 Nov',
+      'Fri 13 Nov',
+      'Wed 11 Nov',
     ]);
-    const given = [...host.querySelectorAll('li')].find((each) => each.textContent.includes('given up'));
-    expect(given?.textContent).toContain('24:48 of 40:00');
-    expect(given?.textContent).toContain('4 of 7 rounds');
+    const given = entries(host).find((each) => each.textContent.includes('given up'));
+    expect(given?.textContent).toContain('24:48');
+    expect(given?.textContent).toContain('of 40:00');
+    const times = column('time').map((time) => Number(time.split(':')[0]));
+    host.querySelector<HTMLElement>('th.mat-column-time .mat-sort-header-container')?.click();
+    await shows(host, () => column('time')[0]?.startsWith('10:00') ?? false);
+    expect(column('time').map((time) => Number(time.split(':')[0]))).toEqual([...times].sort((a, b) => a - b));
   });
 
   it('keeps what is added afterwards, and refuses a count that cannot be', async () => {
-    const { host, fixture } = await open(LogPage, (page) => page.querySelectorAll('li').length === 6);
+    const { host, fixture } = await open(LogPage, (page) => ready(page));
     button(host, 'Change the entry of Ten minutes').click();
     await fixture.whenStable();
-    const set = async (selector: string, value: string): Promise<void> => {
-      const field = host.querySelector<HTMLInputElement>(selector) as HTMLInputElement;
-      field.value = value;
-      field.dispatchEvent(new Event('change'));
+    const set = async (name: string, value: string): Promise<void> => {
+      type(host, name, value);
       await fixture.whenStable();
     };
-    await set('kt-entry-form input[type=number]', '-3');
-    await set('kt-entry-form input[type=number]', '380');
+    await set('Punches counted', '-3');
+    await set('Punches counted', '380');
     await shows(host, (page) => page.textContent.includes('380 counted'));
-    await set('kt-entry-form textarea', 'Two more next time');
-    host.querySelectorAll<HTMLInputElement>('kt-entry-form input[type=radio]')[9]?.click();
+    await set('Note for next time', 'Two more next time');
+    host.querySelectorAll<HTMLElement>('kt-entry-form mat-button-toggle button')[9]?.click();
     await shows(
       host,
       (page) =>
         page.textContent.includes('Two more next time') &&
-        (page.querySelectorAll('li')[1]?.textContent ?? '').includes('effort 9'),
+        (entries(page)[1]?.querySelector('.mat-column-effort')?.textContent ?? '').includes('9'),
     );
-    const stored = await TestBed.inject(Database).log.get('demo-entry-2');
+    const stored = await (await TestBed.inject(Store).database()).log.get('demo-entry-2');
     expect([stored?.entry.counted, stored?.entry.effort, stored?.entry.note]).toEqual([380, 9, 'Two more next time']);
   });
 
   it('says so when it is empty', async () => {
-    const { host } = await open(LogPage, (page) => page.querySelectorAll('li').length === 6);
+    const { host } = await open(LogPage, (page) => ready(page));
     await TestBed.inject(DemoService).clear();
     await shows(host, (page) => page.textContent.includes('Nothing has been run yet.'));
   });
@@ -150,28 +168,24 @@ describe('the log', () => {
 
 describe('the settings', () => {
   it('are kept at once and shown as chosen', async () => {
-    const { host, fixture } = await open(SettingsPage, (page) => page.querySelectorAll('fieldset').length > 4);
+    const { host, fixture } = await open(SettingsPage, (page) => page.querySelectorAll('mat-select').length > 10);
     await TestBed.inject(SettingsService).loaded;
-    const pick = async (group: string, at: number): Promise<void> => {
-      host.querySelectorAll<HTMLInputElement>(`input[name=${group}]`)[at]?.click();
-      await fixture.whenStable();
-    };
-    await pick('look', 1);
-    await pick('count-in', 0);
-    await pick('count-from', 0);
-    await pick('kicks', 1);
+    await choice(host, 'Look', 'Light');
+    await choice(host, 'Get ready before second zero', 'nothing');
+    await choice(host, 'Count the last seconds from', '3');
+    await choice(host, 'Kick after a hand', 'With the same side too; no note');
+    await choice(host, 'Room for fingers', 'Roomy, for tablets and gloves');
+    expect(document.documentElement.classList).toContain('roomy');
+    await choice(host, 'Room for fingers', 'Close together, for a mouse');
     const volume = host.querySelector<HTMLInputElement>('input[type=range]') as HTMLInputElement;
     volume.value = '0.25';
-    volume.dispatchEvent(new Event('input'));
+    for (const event of ['input', 'change']) volume.dispatchEvent(new Event(event));
+    await fixture.whenStable();
     expect(TestBed.inject(SettingsService).settings()).toEqual(
       jasmine.objectContaining({ look: 'light', countIn: 0, countFrom: 3, kickSchool: 'same', volume: 0.25 }),
     );
-    expect([...host.querySelectorAll<HTMLInputElement>('input[name=look]')].map((each) => each.checked)).toEqual([
-      false,
-      true,
-      false,
-    ]);
-    await pick('look', 0);
+    expect(chosen(host, 'Look')).toBe('Light');
+    await choice(host, 'Look', 'As the device');
   });
 
   it('refuse numbers with two meanings, and keep only a good scheme', async () => {
@@ -202,7 +216,7 @@ describe('the settings', () => {
     await set('.row input[type=number]', '7');
     expect(host.textContent).toContain('7 already means body kick');
     await set('.row input[type=number]', '12');
-    expect(host.textContent).toContain('Saved.');
+    await shows(host, (page) => page.textContent.includes('Saved.'));
     expect(settings.settings().ownNumbers?.beyondSix).toEqual([
       { number: 7, move: 'bk' },
       { number: 12, move: 'tp' },

@@ -1,5 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, untracked } from '@angular/core';
-import { sayClock, type LogEntry } from '../../core/index';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { NumberField } from './fields/number-field';
+import { TextField } from './fields/text-field';
+import { logEntrySchema, sayChange, sayClock, standing, type LogEntry } from '../../core/index';
 
 const anchors: Readonly<Record<number, string>> = {
   0: 'rest',
@@ -13,6 +16,7 @@ const anchors: Readonly<Record<number, string>> = {
 /** One calm card about a run: how hard, how many counted, a note. Every change is handed on at once. */
 @Component({
   selector: 'kt-entry-form',
+  imports: [MatButtonToggleModule, NumberField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './entry-form.html',
   styleUrl: './entry-form.scss',
@@ -24,33 +28,34 @@ export class EntryForm {
     source: () => this.entry().id,
     computation: () => untracked(this.entry),
   });
-  readonly changed = output<LogEntry>();
+  /** The fields that have changed, as they are typed. */
+  readonly changed = output<Partial<LogEntry>>();
 
+  protected readonly counted = logEntrySchema.shape.counted;
+  protected readonly note = logEntrySchema.shape.note;
   protected readonly efforts = Array.from({ length: 11 }, (_, effort) => effort);
-  protected readonly anchors = anchors;
+  /** What the chosen figure means; between two words, both. */
+  protected readonly anchor = computed(() => {
+    const { effort } = this.own();
+    if (effort === null) return '0 is rest, 4 somewhat hard, 6 hard, 10 all there is';
+    return `${effort}: ${anchors[effort] ?? `${anchors[effort - 1]} to ${anchors[effort + 1]}`}`;
+  });
   protected readonly planned = computed(() => this.line(this.entry().planned));
   protected readonly done = computed(() => this.line(this.entry().done));
+
+  /** What was changed while it ran. */
+  protected readonly alterations = computed(() =>
+    standing(this.entry().changes ?? [])
+      .map(sayChange)
+      .join(', '),
+  );
 
   private line(figures: LogEntry['planned']): string {
     return `${sayClock(Math.round(figures.ms / 1000) * 1000)} · ${figures.rounds} ${figures.rounds === 1 ? 'round' : 'rounds'} · ${Math.round(figures.punches)} punches`;
   }
 
-  private change(change: Partial<LogEntry>): void {
+  protected change(change: Partial<LogEntry>): void {
     this.own.update((entry) => ({ ...entry, ...change }));
-    this.changed.emit(this.own());
-  }
-
-  protected setEffort(effort: number): void {
-    this.change({ effort });
-  }
-
-  protected setCounted(event: Event): void {
-    const text = (event.target as HTMLInputElement).value;
-    const counted = text === '' ? null : Math.round(Number(text));
-    if (counted === null || (counted >= 0 && counted <= 1_000_000)) this.change({ counted });
-  }
-
-  protected setNote(event: Event): void {
-    this.change({ note: (event.target as HTMLTextAreaElement).value.slice(0, 4000) });
+    this.changed.emit(change);
   }
 }

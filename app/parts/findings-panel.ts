@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import type { Finding } from '../../core/index';
 
 /** What the product has to say about a sheet, with mends that are one press away. */
 @Component({
   selector: 'kt-findings-panel',
+  imports: [MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <aside aria-label="Findings">
@@ -20,9 +22,9 @@ import type { Finding } from '../../core/index';
               <b>{{ names[finding.level] }} · {{ finding.where }}</b>
             </p>
             <p>{{ finding.what }}.</p>
-            <p class="mend">
+            <p>
               @for (mend of finding.mends; track mend.label) {
-                <button type="button" class="link-button" (click)="mended.emit({ finding, at: $index })">
+                <button matButton class="word" type="button" (click)="mended.emit({ finding, at: $index })">
                   {{ mend.label }}
                 </button>
                 @if (!$last) {
@@ -32,7 +34,7 @@ import type { Finding } from '../../core/index';
                 <span class="soft">{{ finding.mend }}</span>
               }
               @if (finding.blockId) {
-                <button type="button" class="link-button show" (click)="shown.emit(finding)">Show</button>
+                <button matButton class="word" type="button" (click)="shown.emit(finding)">Show</button>
               }
             </p>
           </li>
@@ -42,13 +44,12 @@ import type { Finding } from '../../core/index';
   `,
   styles: `
     aside {
-      padding: 0.75rem 1rem;
-      font-size: 0.9rem;
+      padding: var(--space-3) var(--space-4);
     }
 
     li {
-      margin-top: 0.75rem;
-      padding-inline-start: 0.75rem;
+      margin-top: var(--space-3);
+      padding-inline-start: var(--space-3);
       border-inline-start: 4px solid var(--ink-soft);
     }
 
@@ -60,11 +61,6 @@ import type { Finding } from '../../core/index';
 
     .warning {
       border-color: var(--mark);
-    }
-
-    .show {
-      margin-inline-start: 0.5rem;
-      font-weight: 400;
     }
   `,
 })

@@ -1,5 +1,7 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { switchMap } from 'rxjs';
 import { LogService } from '../services/log.service';
 
 /** When a sheet was last run, and how it went. */
@@ -23,7 +25,5 @@ export class LastRun {
   private readonly log = inject(LogService);
   readonly sheetId = input.required<string>();
 
-  protected readonly last = computed(
-    () => this.log.all()?.find((entry) => entry.sheetId === this.sheetId() && !entry.rehearsal) ?? null,
-  );
+  protected readonly last = toSignal(toObservable(this.sheetId).pipe(switchMap((id) => this.log.lastOf$(id))));
 }

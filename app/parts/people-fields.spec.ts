@@ -1,4 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { choose, chosen, fieldOf, type, wrongAt } from '../hands.spec';
 import { testProviders } from '../spec-store.spec';
 import { PeopleFields, type People } from './people-fields';
 
@@ -15,31 +16,26 @@ describe('the fields for who comes', () => {
     await fixture.whenStable();
   });
 
-  function type(at: number, value: string): HTMLInputElement {
-    const field = (fixture.nativeElement as HTMLElement).querySelectorAll<HTMLInputElement>('input, select')[at];
-    if (!field) throw new Error(`no field ${at}`);
-    field.value = value;
-    field.dispatchEvent(new Event('change'));
-    return field;
-  }
+  const host = (): HTMLElement => fixture.nativeElement as HTMLElement;
 
-  it('show who comes and say what changes', () => {
-    const values = [...(fixture.nativeElement as HTMLElement).querySelectorAll<HTMLInputElement>('input, select')].map(
-      ({ value }) => value,
-    );
-    expect(values).toEqual(['12', '', 'beginner']);
-    type(0, '14.4');
-    type(1, '3');
-    type(2, 'advanced');
+  it('show who comes and say what changes', async () => {
+    expect([fieldOf(host(), 'People').value, fieldOf(host(), 'Left-handed').value]).toEqual(['12', '']);
+    expect(chosen(host(), 'Level')).toBe('beginner');
+    type(host(), 'People', '14');
+    type(host(), 'Left-handed', '3');
+    await choose(host(), 'Level', 'advanced');
     expect(changes).toEqual([{ people: 14 }, { leftHanded: 3 }, { level: 'advanced' }]);
   });
 
-  it('take what is emptied as not said, and put back what cannot be', () => {
-    type(0, '');
-    type(2, '');
+  it('take what is emptied as not said, and keep what cannot be in view with its mend', async () => {
+    type(host(), 'People', '');
+    await choose(host(), 'Level', 'not said');
     expect(changes).toEqual([{ people: undefined }, { level: undefined }]);
-    expect(type(0, '-3').value).toBe('12');
-    expect(type(0, '900').value).toBe('12');
+    for (const wrong of ['-3', '900', '14.4']) {
+      type(host(), 'People', wrong);
+      expect(fieldOf(host(), 'People').value).toBe(wrong);
+      expect(wrongAt(host(), 'People')).toContain(wrong === '14.4' ? 'whole' : '0 to 500');
+    }
     expect(changes.length).toBe(2);
   });
 });

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { levels, type Level } from '../../core/index';
+import { levels, headSchema, type Level } from '../../core/index';
+import { ChoiceField, orNothing } from './fields/choice-field';
+import { NumberField } from './fields/number-field';
 
 /** Who comes: how many, how many of them left-handed, and how far they are. */
 export interface People {
@@ -11,70 +13,41 @@ export interface People {
 /** Fields for who comes; what is emptied is not said. */
 @Component({
   selector: 'kt-people-fields',
+  imports: [ChoiceField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label
-      >People
-      <input
-        class="field figures"
-        type="number"
-        min="0"
-        max="500"
-        [value]="people().people ?? ''"
-        (change)="putCount('people', $event)"
-    /></label>
-    <label
-      >Left-handed
-      <input
-        class="field figures"
-        type="number"
-        min="0"
-        max="500"
-        [value]="people().leftHanded ?? ''"
-        (change)="putCount('leftHanded', $event)"
-    /></label>
-    <label
-      >Level
-      <select class="field" (change)="putLevel($event)">
-        <option value="">not said</option>
-        @for (level of levels; track level) {
-          <option [value]="level" [selected]="people().level === level">{{ level }}</option>
-        }
-      </select>
-    </label>
+    <kt-number-field
+      label="People"
+      [value]="people().people"
+      [schema]="schemas.people"
+      (put)="changed.emit({ people: $event ?? undefined })"
+    />
+    <kt-number-field
+      label="Left-handed"
+      [value]="people().leftHanded"
+      [schema]="schemas.leftHanded"
+      (put)="changed.emit({ leftHanded: $event ?? undefined })"
+    />
+    <kt-choice-field
+      label="Level"
+      [value]="people().level"
+      [choices]="levels"
+      (put)="changed.emit({ level: $event })"
+    />
   `,
   styles: `
     :host {
       display: contents;
     }
-    label {
-      display: grid;
-      gap: 0.15rem;
-      color: var(--ink-soft);
-      font-size: 0.82rem;
-    }
-    .field {
-      color: var(--ink);
-    }
-    input {
-      width: 5rem;
+    kt-number-field,
+    kt-choice-field {
+      width: 100%;
     }
   `,
 })
 export class PeopleFields {
   readonly people = input.required<People>();
   readonly changed = output<People>();
-  protected readonly levels = levels;
-
-  protected putCount(key: 'people' | 'leftHanded', event: Event): void {
-    const field = event.target as HTMLInputElement;
-    const count = Math.round(Number(field.value));
-    if (field.value === '') this.changed.emit({ [key]: undefined });
-    else if (count >= 0 && count <= 500) this.changed.emit({ [key]: count });
-    else field.value = String(this.people()[key] ?? '');
-  }
-
-  protected putLevel(event: Event): void {
-    this.changed.emit({ level: levels.find((each) => each === (event.target as HTMLSelectElement).value) });
-  }
+  protected readonly schemas = headSchema.shape.class.def.innerType.shape;
+  protected readonly levels = orNothing('not said', levels);
 }

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { readCombination } from '../../core/index';
+import { press } from '../hands.spec';
 import { testProviders } from '../spec-store.spec';
 import { TapAlong } from './tap-along';
 
@@ -26,7 +27,7 @@ describe('tap along', () => {
     await fixture.whenStable();
     expect(host.textContent).toContain('12 taps');
     expect(host.textContent).toContain('Pace 1.20');
-    host.querySelector<HTMLElement>('.button.main')?.click();
+    press(host, 'Use this pace');
     expect(taken).toEqual([1.2]);
   });
 });

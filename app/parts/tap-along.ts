@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { fitPace, studyOf, type Combination, type PaceFactor } from '../../core/index';
 import { StrikeStaff } from './strike-staff/strike-staff';
 
 /** The coach taps a key at each strike while watching somebody; the class's pace is fitted to the taps. */
 @Component({
   selector: 'kt-tap-along',
-  imports: [StrikeStaff],
+  imports: [MatButtonModule, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tap-along.html',
   styleUrl: './tap-along.scss',

@@ -1,5 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { onlyInFull, phraseKeys, type Wordings } from '../../core/index';
+import { phraseKeys, usualPhrases, type TechniqueFocus, type Wordings } from '../../core/index';
+import { fieldOf, tick, type, wrongAt } from '../hands.spec';
 import { testProviders } from '../spec-store.spec';
 import { WordingsForm } from './wordings-form';
 
@@ -12,41 +13,54 @@ describe('the phrasebook', () => {
     const fixture = TestBed.createComponent(WordingsForm);
     let wordings: Wordings = {};
     fixture.componentRef.setInput('wordings', wordings);
+    fixture.componentRef.setInput('focuses', []);
+    let focuses: readonly TechniqueFocus[] = [];
+    fixture.componentInstance.focusesChanged.subscribe((now) => {
+      focuses = now;
+      fixture.componentRef.setInput('focuses', now);
+    });
     fixture.componentInstance.changed.subscribe((now) => {
       wordings = now;
       fixture.componentRef.setInput('wordings', now);
     });
     await fixture.whenStable();
-    const type = async (at: number, selector: string, value: string): Promise<void> => {
-      const field = host(fixture).querySelectorAll<HTMLInputElement>(selector)[at];
-      if (!field) throw new Error(selector);
-      field.value = value;
-      field.dispatchEvent(new Event('change'));
+    const write = async (name: string, text: string): Promise<void> => {
+      type(host(fixture), name, text);
       await fixture.whenStable();
     };
-    await type(0, '.row input', 'Change over');
-    await type(1, '.row input', 'Change');
+    const focusName = 'Technique focuses in place of ours, a line each';
+    await write('switch stance', 'Change over');
+    await write('switch stance, short', 'Change');
     expect(wordings.phrases).toEqual([{ key: 'switch stance', full: 'Change over', short: 'Change' }]);
-    await type(0, '.row input', '');
+    await write('switch stance', '');
     expect(wordings.phrases?.[0]?.full).toBeUndefined();
-    await type(0, 'textarea', 'Elbows in [jab, cross, on heavy, on speed]\nBreathe');
-    expect(wordings.focuses).toEqual([
-      { words: 'Elbows in', moves: ['jab', 'cross'], bags: ['heavy', 'speed'] },
+    await write(focusName, '"Elbows in" on jab 2 bag heavy bag speed every 0:45\nBreathe');
+    const kept: readonly TechniqueFocus[] = [
+      { words: 'Elbows in', moves: ['jab', '2'], bags: ['heavy', 'speed'], everyMs: 45_000 },
       { words: 'Breathe', moves: [] },
-    ]);
-    expect(host(fixture).querySelector('textarea')?.value).toBe('Elbows in [jab, cross, on heavy, on speed]\nBreathe');
-    await type(1, 'textarea', ' Good \n\n');
+    ];
+    expect(focuses).toEqual(kept);
+    const area = fieldOf(host(fixture), focusName);
+    expect(area.value).toBe('"Elbows in" on jab 2 bag heavy bag speed every 0:45\n"Breathe"');
+    await write(focusName, '"Elbows in" on nonsense');
+    expect(focuses).toEqual(kept);
+    expect(area.value).toBe('"Elbows in" on nonsense');
+    expect(wrongAt(host(fixture), focusName)).toContain('neither a move nor a bag');
+    await write('Praise, a line each', ' Good \n\n');
     expect(wordings.cheers).toEqual(['Good']);
-    host(fixture).querySelector<HTMLInputElement>('.tick input')?.click();
+    tick(host(fixture), 'Strikes by their names');
     expect(wordings.strikesAs).toBe('names');
   });
 
   it('has a short form where one may be said, each field with a name of its own', async () => {
     const fixture = TestBed.createComponent(WordingsForm);
     fixture.componentRef.setInput('wordings', {});
+    fixture.componentRef.setInput('focuses', []);
     await fixture.whenStable();
-    const short = [...host(fixture).querySelectorAll('[aria-label]')].map((field) => field.getAttribute('aria-label'));
-    expect(short).toEqual(phraseKeys.filter((key) => !onlyInFull.includes(key)).map((key) => `${key}, short`));
+    const short = [...host(fixture).querySelectorAll('label')].flatMap(({ textContent }) =>
+      textContent.trim().endsWith(', short') ? [textContent.trim()] : [],
+    );
+    expect(short).toEqual(phraseKeys.filter((key) => usualPhrases[key].shortens).map((key) => `${key}, short`));
     expect(host(fixture).querySelectorAll('.row').length).toBe(phraseKeys.length);
   });
 });

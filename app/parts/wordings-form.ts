@@ -1,135 +1,96 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatCheckbox } from '@angular/material/checkbox';
 import {
-  onlyInFull,
   phraseKeys,
+  six,
   usualCheers,
-  usualFocuses,
   usualPhrases,
+  wordingsSchema,
+  wordsSchema,
   type TechniqueFocus,
   type PhraseKey,
+  type Scheme,
   type Wordings,
 } from '../../core/index';
-
-/** A focus as a line of text: its words, then moves and bags in brackets. `Elbows in [jab, on heavy]` */
-function lineOf({ words, moves, bags = [] }: TechniqueFocus): string {
-  const about = [...moves, ...bags.map((bag) => `on ${bag}`)];
-  return about.length > 0 ? `${words} [${about.join(', ')}]` : words;
-}
-
-function focusOf(line: string): TechniqueFocus {
-  const match = /^(.+?)\s*\[([^\]]*)\]$/.exec(line);
-  const about = (match?.[2] ?? '')
-    .split(',')
-    .map((each) => each.trim())
-    .filter(Boolean);
-  const bags = about.flatMap((each) => /^on\s+(.+)$/.exec(each)?.[1]?.slice(0, 40) ?? []).slice(0, 20);
-  const moves = about.filter((each) => !/^on\s/.test(each)).map((each) => each.slice(0, 40));
-  return { words: match?.[1] ?? line, moves: moves.slice(0, 40), ...(bags.length > 0 ? { bags } : {}) };
-}
+import { FocusField } from './focus-field';
+import { TextField } from './fields/text-field';
 
 /** The phrasebook: every wording in full and short, technique focuses, praise. */
 @Component({
   selector: 'kt-wordings-form',
+  imports: [FocusField, MatCheckbox, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">Words in braces are filled in. An empty field is said in our words.</p>
     @for (row of rows(); track row.key) {
       <div class="row">
-        <label
-          >{{ row.key }}
-          <input
-            class="field"
-            type="text"
-            maxlength="400"
-            [placeholder]="row.usual"
-            [value]="row.full"
-            (change)="put(row.key, 'full', $event)"
-        /></label>
+        <kt-text-field
+          [label]="row.key"
+          [placeholder]="row.usual"
+          [value]="row.full"
+          [schema]="words"
+          (put)="put(row.key, 'full', $event)"
+        />
         @if (row.hasShort) {
-          <label
-            >short
-            <input
-              class="field"
-              type="text"
-              maxlength="400"
-              [attr.aria-label]="row.key + ', short'"
-              [placeholder]="row.usualShort"
-              [value]="row.short"
-              (change)="put(row.key, 'short', $event)"
-          /></label>
+          <kt-text-field
+            [label]="row.key + ', short'"
+            [placeholder]="row.usualShort"
+            [value]="row.short"
+            [schema]="words"
+            (put)="put(row.key, 'short', $event)"
+          />
         }
       </div>
     }
-    <label class="wide"
-      >Technique focuses, a line each; moves and bags in brackets
-      <textarea
-        class="field"
-        rows="5"
-        [placeholder]="usualFocusText"
-        [value]="focusText()"
-        (change)="putFocuses($event)"
-      ></textarea>
-    </label>
-    <label class="wide"
-      >Praise, a line each
-      <textarea
-        class="field"
-        rows="3"
-        [placeholder]="usualCheerText"
-        [value]="cheerText()"
-        (change)="putCheers($event)"
-      ></textarea>
-    </label>
-    <label class="tick"
-      ><input
-        type="checkbox"
-        [checked]="wordings().strikesAs === 'names'"
-        (change)="changed.emit({ ...wordings(), strikesAs: wordings().strikesAs === 'names' ? undefined : 'names' })"
-      />
-      Strikes by their names, not numbers</label
+    <kt-focus-field
+      [label]="
+        beside()
+          ? 'Technique focuses beside the built-in ones, a line each'
+          : 'Technique focuses in place of ours, a line each'
+      "
+      [focuses]="focuses()"
+      [scheme]="scheme()"
+      [ownBags]="ownBags()"
+      (changed)="focusesChanged.emit($event)"
+    />
+    <kt-text-field
+      label="Praise, a line each"
+      [rows]="3"
+      [placeholder]="usualCheerText"
+      [value]="cheerText()"
+      [fault]="cheerFault"
+      (put)="putCheers($event)"
+    />
+    <mat-checkbox
+      [checked]="wordings().strikesAs === 'names'"
+      (change)="changed.emit({ ...wordings(), strikesAs: $event.checked ? 'names' : undefined })"
+      >Strikes by their names, not numbers</mat-checkbox
     >
   `,
   styles: `
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.4rem 0.7rem;
-      margin: 0.3rem 0;
-    }
-    label {
+    :host {
       display: grid;
-      flex: 1 1 8rem;
-      min-width: 0;
-      gap: 0.1rem;
-      color: var(--ink-soft);
-      font-size: 0.82rem;
+      gap: var(--space-2);
     }
-    .wide {
-      margin: 0.4rem 0;
-    }
-    input,
-    textarea {
-      width: 100%;
-      min-width: 0;
-      color: var(--ink);
-    }
-    .tick {
-      display: inline-flex;
-      align-items: center;
-      gap: 0.35rem;
-      min-height: 34px;
-
-      input {
-        width: auto;
-      }
+    .row {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(10rem, 1fr));
+      gap: var(--space-2);
     }
   `,
 })
 export class WordingsForm {
   readonly wordings = input.required<Wordings>();
+  /** Technique focuses, and what they are to ours: in their place, or beside them. */
+  readonly focuses = input.required<readonly TechniqueFocus[]>();
+  readonly beside = input(false);
+  /** By which numbers moves are written, and kinds of bag of the coach's own. */
+  readonly scheme = input<Scheme>(six);
+  readonly ownBags = input<readonly string[]>([]);
   readonly changed = output<Wordings>();
+  readonly focusesChanged = output<readonly TechniqueFocus[]>();
 
-  protected readonly usualFocusText = usualFocuses.map(lineOf).join('\n');
+  protected readonly words = wordsSchema;
   protected readonly usualCheerText = usualCheers.join('\n');
   protected readonly rows = computed(() =>
     phraseKeys.map((key) => {
@@ -140,22 +101,26 @@ export class WordingsForm {
         short: own?.short ?? '',
         usual: usualPhrases[key].full,
         usualShort: usualPhrases[key].short ?? '',
-        hasShort: !onlyInFull.includes(key),
+        hasShort: usualPhrases[key].shortens,
       };
     }),
   );
-  protected readonly focusText = computed(() => (this.wordings().focuses ?? []).map(lineOf).join('\n'));
   protected readonly cheerText = computed(() => (this.wordings().cheers ?? []).join('\n'));
 
-  private lines(event: Event): string[] {
-    return (event.target as HTMLTextAreaElement).value
+  private lines(text: string): string[] {
+    return text
       .split('\n')
-      .map((line) => line.trim().slice(0, 400))
+      .map((line) => line.trim())
       .filter(Boolean);
   }
 
-  protected put(key: PhraseKey, form: 'full' | 'short', event: Event): void {
-    const words = (event.target as HTMLInputElement).value.trim().slice(0, 400);
+  protected readonly cheerFault = (text: string): string => {
+    const read = wordingsSchema.shape.cheers.safeParse(this.lines(text));
+    return read.success ? '' : 'Write at most 30 lines of at most 400 characters';
+  };
+
+  protected put(key: PhraseKey, form: 'full' | 'short', typed: string): void {
+    const words = typed.trim();
     const phrases = this.wordings().phrases ?? [];
     const before = phrases.find((each) => each.key === key);
     const full = form === 'full' ? words : (before?.full ?? (words ? usualPhrases[key].full : ''));
@@ -165,13 +130,8 @@ export class WordingsForm {
     this.changed.emit({ ...this.wordings(), phrases: now.length > 0 ? now : undefined });
   }
 
-  protected putFocuses(event: Event): void {
-    const focuses = this.lines(event).slice(0, 60).map(focusOf);
-    this.changed.emit({ ...this.wordings(), focuses: focuses.length > 0 ? focuses : undefined });
-  }
-
-  protected putCheers(event: Event): void {
-    const cheers = this.lines(event).slice(0, 30);
+  protected putCheers(text: string): void {
+    const cheers = this.lines(text);
     this.changed.emit({ ...this.wordings(), cheers: cheers.length > 0 ? cheers : undefined });
   }
 }

@@ -42,8 +42,8 @@ describe('sound files', () => {
     expect(shares.at(-1)).toBe(1);
     const { head, samples } = await samplesOf(answers.at(-1));
     expect(head).toBe('RIFFWAVE');
-    // A minute, and the last bell rings out.
-    expect(samples.length).toBe(62.5 * 16_000);
+    // A minute, and the last bell rings out and the end is said.
+    expect(samples.length).toBe(66 * 16_000);
     expect(sounds(samples, 0, 0.5)).toBeTrue();
     // "One, two." follows the bell of a second and the gap of 0.3 s, when the bell has nearly rung out.
     expect(sounds(samples, 1.35, 1.6)).toBeTrue();

@@ -1,6 +1,9 @@
 import { inject, Injectable } from '@angular/core';
-import { Observable } from 'rxjs';
+import { proxy } from 'comlink';
+import { catchError, from, map, merge, of, Subject, switchMap, takeWhile, type Observable } from 'rxjs';
 import type { Sheet } from '../../core/index';
+import type { Renderer } from '../workers/audio.worker';
+import { askOnce } from '../workers/in-worker';
 import type { AudioAnswer, AudioRequest } from '../workers/protocol';
 import { SettingsService } from './settings.service';
 import { VoiceService } from './voice.service';
@@ -15,24 +18,28 @@ export class AudioFileService {
   private readonly voices = inject(VoiceService);
 
   render(sheet: Sheet, as: AudioRequest['as']): Observable<AudioAnswer> {
-    const { wordings, talk, countFrom } = this.settings.settings();
-    return new Observable((answers) => {
-      const worker = new Worker(new URL('../workers/audio.worker', import.meta.url), { type: 'module' });
-      worker.onmessage = ({ data }: MessageEvent<AudioAnswer>) => {
-        answers.next(data);
-        if (data.kind !== 'progress') answers.complete();
-      };
-      worker.onerror = ({ message }) => {
-        answers.next({ kind: 'failed', what: message || 'the worker stopped' });
-        answers.complete();
-      };
-      void this.voices.spoken().then((recording) => {
-        const request: AudioRequest = { sheet, wordings, talk, countFrom, rate, recording, as };
-        worker.postMessage(request);
-      });
-      return () => {
-        worker.terminate();
-      };
-    });
+    const wishes = this.settings.wishes();
+    return from(this.voices.spoken()).pipe(
+      switchMap((recording) => this.inWorker({ sheet, wishes, rate, recording, as })),
+    );
+  }
+
+  private inWorker(request: AudioRequest): Observable<AudioAnswer> {
+    const shares = new Subject<AudioAnswer>();
+    const file = askOnce<Renderer, Blob>(
+      () => new Worker(new URL('../workers/audio.worker', import.meta.url), { type: 'module' }),
+      (renderer) =>
+        renderer.render(
+          request,
+          proxy((share: number) => shares.next({ kind: 'progress', share })),
+        ),
+    );
+    const done = file.pipe(
+      map((made): AudioAnswer => ({ kind: 'done', file: made })),
+      catchError((reason: unknown) =>
+        of<AudioAnswer>({ kind: 'failed', what: reason instanceof Error ? reason.message : 'the encoder failed' }),
+      ),
+    );
+    return merge(shares, done).pipe(takeWhile(({ kind }) => kind === 'progress', true));
   }
 }

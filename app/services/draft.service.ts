@@ -1,18 +1,20 @@
 import { inject, Injectable } from '@angular/core';
-import { Database } from '../store/database';
+import { Store } from '../store/store';
 
 /** Half-typed text, kept so that a reload loses nothing. */
 @Injectable({ providedIn: 'root' })
 export class DraftService {
-  private readonly database = inject(Database);
+  private readonly store = inject(Store);
 
   async get(place: string): Promise<string> {
-    const value = (await this.database.choices.get(`draft ${place}`))?.value;
+    const value = (await this.store.read(({ choices }) => choices.get(`draft ${place}`)))?.value;
     return typeof value === 'string' ? value.slice(0, 100_000) : '';
   }
 
   async put(place: string, text: string): Promise<void> {
-    if (text) await this.database.choices.put({ key: `draft ${place}`, value: text });
-    else await this.database.choices.delete(`draft ${place}`);
+    const key = `draft ${place}`;
+    await this.store.write('what is being typed', key, ({ choices }): Promise<unknown> =>
+      text ? choices.put({ key, value: text }) : choices.delete(key),
+    );
   }
 }

@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { addBlock, emptySheet, freshBlock, removeBlock, type Sheet } from '../../core/index';
 import { freshId } from './fresh-id';
 import { SheetsService } from './sheets.service';
-import { Database } from '../store/database';
+import { Store } from '../store/store';
 import { testProviders, until } from '../spec-store.spec';
 import { Editor } from './editor';
 
@@ -12,7 +12,7 @@ describe('the editor', () => {
     const sheets = TestBed.inject(SheetsService);
     const editor = TestBed.inject(Editor);
     const sheet = emptySheet(freshId, 'Spec');
-    await sheets.put(sheet);
+    await sheets.add(sheet);
     await editor.open(sheet.id);
     return { editor, sheets, sheet };
   }
@@ -73,21 +73,109 @@ describe('the editor', () => {
     await until(() => editor.saving() === 'saved');
     await sheets.remove(sheet.id);
     const other = emptySheet(freshId, 'Other');
-    await sheets.put(other);
+    await sheets.add(other);
     const again = TestBed.runInInjectionContext(() => new Editor());
     await again.open(other.id);
-    const { steps } = TestBed.inject(Database);
+    const { steps } = await TestBed.inject(Store).database();
     expect(await steps.orderBy('sheetId').uniqueKeys()).toEqual([other.id]);
   });
 
-  it('begins anew where the sheet was changed elsewhere', async () => {
-    const { editor, sheets, sheet } = await setUp();
+  it('keeps every step where a sheet and its steps do not agree: the sheet is one step more', async () => {
+    const { editor, sheet } = await setUp();
     editor.apply(round);
     await until(() => editor.saving() === 'saved');
-    await sheets.put({ ...sheet, title: 'Another hand' });
+    const database = await TestBed.inject(Store).database();
+    const row = await database.sheets.get(sheet.id);
+    if (row) await database.sheets.put({ ...row, sheet: { ...sheet, title: 'Another hand' } });
     const again = TestBed.runInInjectionContext(() => new Editor());
     await again.open(sheet.id);
-    expect([again.sheet()?.title, again.canUndo()]).toEqual(['Another hand', false]);
+    expect([again.sheet()?.title, again.canUndo()]).toEqual(['Another hand', true]);
+    again.undo();
+    expect(again.sheet()?.blocks.length).toBe(1);
+    again.undo();
+    expect([again.sheet()?.title, again.sheet()?.blocks.length]).toEqual(['Spec', 0]);
+    await until(() => again.saving() === 'saved');
+  });
+
+  it('refuses what is beyond a limit, says so, and changes nothing', async () => {
+    const { editor } = await setUp();
+    editor.apply(round);
+    const before = editor.sheet();
+    editor.apply((sheet) => ({
+      ...sheet,
+      blocks: sheet.blocks.map((block) => ({ ...block, ms: 24 * 3600 * 1000 + 5000 })),
+    }));
+    expect([editor.sheet(), editor.refused()]).toEqual([before, 'a length: at most 24:00:00']);
+    editor.apply(round);
+    expect(editor.refused()).toBe('');
+  });
+
+  describe('with another tab', () => {
+    async function two() {
+      const { editor: here, sheet, sheets } = await setUp();
+      here.apply(round);
+      await until(() => here.saving() === 'saved');
+      const there = TestBed.runInInjectionContext(() => new Editor());
+      await there.open(sheet.id);
+      const settle = () => until(() => here.saving() === 'saved' && there.saving() === 'saved');
+      return { here, there, sheet, sheets, settle };
+    }
+    const piece = (id: string) => (sheet: Sheet) => ({
+      ...sheet,
+      blocks: sheet.blocks.map((block) => ({
+        ...block,
+        pieces: [...block.pieces, { kind: 'own-time' as const, id, ms: 1000, effort: 'steady' as const }],
+      })),
+    });
+
+    it('loses nothing: pieces put in here, the title changed there, both at once', async () => {
+      const { here, there, settle } = await two();
+      for (const id of ['a', 'b', 'c']) here.apply(piece(id));
+      there.apply((sheet) => ({ ...sheet, title: 'There' }));
+      await settle();
+      await until(() => here.sheet()?.title === 'There' && there.sheet()?.blocks[0]?.pieces.length === 3);
+      expect(here.sheet()).toEqual(there.sheet() as Sheet);
+      expect(here.clashes().length + there.clashes().length).toBe(0);
+    });
+
+    it('follows: what is written there is shown here, and the history is one', async () => {
+      const { here, there, settle } = await two();
+      there.apply((sheet) => ({ ...sheet, title: 'There' }));
+      await settle();
+      await until(() => here.sheet()?.title === 'There' && here.canUndo());
+      here.undo();
+      await settle();
+      await until(() => there.sheet()?.title === 'Spec' && there.canRedo());
+      there.redo();
+      await settle();
+      await until(() => here.sheet()?.title === 'There');
+    });
+
+    it('tells the later one of the same part, who can take the other', async () => {
+      const { here, there, settle } = await two();
+      here.apply((sheet) => ({ ...sheet, title: 'Here' }));
+      there.apply((sheet) => ({ ...sheet, title: 'There' }));
+      await settle();
+      await until(() => here.clashes().length + there.clashes().length === 1);
+      const late = here.clashes().length > 0 ? here : there;
+      const [clash] = late.clashes();
+      const [mine, theirs] = late === here ? ['Here', 'There'] : ['There', 'Here'];
+      expect([clash?.mine, clash?.theirs, late.sheet()?.title]).toEqual([mine, theirs, mine]);
+      if (clash) late.settle(clash, 'both');
+      await settle();
+      await until(
+        () => here.sheet()?.title === `${theirs} / ${mine}` && there.sheet()?.title === `${theirs} / ${mine}`,
+      );
+    });
+
+    it('says that the sheet was deleted there, and brings it back', async () => {
+      const { here, there, sheet, sheets } = await two();
+      await sheets.remove(sheet.id);
+      await until(() => here.gone() && there.gone());
+      await here.bringBack();
+      expect([here.gone(), (await sheets.get(sheet.id))?.blocks.length]).toEqual([false, 1]);
+      expect(here.canUndo()).toBeTrue();
+    });
   });
 
   it('keeps a selection that is there', async () => {

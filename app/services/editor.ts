@@ -1,23 +1,32 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { catchError, concatMap, EMPTY, from, map, Subject } from 'rxjs';
+import { Subscription } from 'rxjs';
 import {
   blockLength,
+  changeFault,
   compile,
   findings,
   lanesOf,
+  listChanges,
   pieceLanes,
   schemeOrSix,
+  settled,
   sheetSchema,
   tally,
+  workFault,
   type Block,
+  type Choice,
+  type Clash,
   type Lane,
   type LaneVersion,
   type Leaf,
   type Piece,
   type Sheet,
 } from '../../core/index';
-import { HistoryService, mostSteps } from './history.service';
+import { sheetFigures, type SheetFigures } from '../store/figures';
+import { mostSteps, type History } from '../store/sheet-rows';
+import { freshId } from './fresh-id';
 import { SettingsService } from './settings.service';
+import { SheetWriter } from './sheet-writer';
 import { SheetsService } from './sheets.service';
 import { VoiceService } from './voice.service';
 
@@ -46,33 +55,30 @@ interface Step {
   readonly number: number;
 }
 
-/** A state on its way into storage. */
-interface Write {
-  readonly sheet: Sheet;
-  /** Number of the step it makes, null where it goes to one that is kept. */
-  readonly number: number | null;
-  readonly remember: () => Promise<void>;
-}
-
-/** The sheet being edited: its states, what is derived from it, and its way into storage. */
+/** The sheet being edited: its states, what is derived from it, and what another hand does to it meanwhile. */
 @Injectable()
 export class Editor {
   private readonly sheets = inject(SheetsService);
   private readonly settings = inject(SettingsService);
   private readonly voices = inject(VoiceService);
   private readonly state = signal<Sheet | null>(null);
-  private readonly history = inject(HistoryService);
   private readonly steps = signal<readonly Step[]>([]);
   private readonly at = signal(0);
-  private readonly writes = new Subject<Write>();
   /** Whether the next change of the same name belongs to the last one. */
   private merging = false;
-  /** The last state that was made by a change. */
-  private last: { readonly sheet: Sheet; readonly number: number } | null = null;
+  /** One for each sheet that is opened: what the last one has still to write goes on by itself. */
+  private readonly writer = signal<SheetWriter | null>(null);
+  private following = Subscription.EMPTY;
 
   readonly sheet = this.state.asReadonly();
   readonly missing = signal(false);
-  readonly saving = signal<'saved' | 'saving' | 'failed'>('saved');
+  readonly saving = computed(() => this.writer()?.saving() ?? 'saved');
+  /** Another hand has deleted the sheet; what is shown is kept here, and can be brought back. */
+  readonly gone = computed(() => this.writer()?.gone() ?? false);
+  /** Parts that were changed here and by another hand, until one of the two is chosen. */
+  readonly clashes = signal<readonly Clash[]>([]);
+  /** Why the last change was not made: a limit, with its figure. */
+  readonly refused = signal('');
   /** Id of the block or piece that the keys act on. */
   readonly selected = signal<string | null>(null);
   /** Ids of the rows that are marked, to be changed together. */
@@ -102,24 +108,7 @@ export class Editor {
   readonly rows = computed((): readonly BlockRow[] => this.rowsOf(this.state(), this.timeline()?.leaves ?? []));
 
   constructor() {
-    this.writes
-      .pipe(
-        concatMap((write) =>
-          from(this.write(write)).pipe(
-            map(() => write.sheet),
-            catchError(() => {
-              this.saving.set('failed');
-              return EMPTY;
-            }),
-          ),
-        ),
-      )
-      .subscribe((written) => {
-        // Saved means that what is shown is written, not something before it.
-        if (written === this.state()) this.saving.set('saved');
-      });
-    // Completed, not cut: whoever leaves the page in a hurry still gets everything written.
-    inject(DestroyRef).onDestroy(() => this.writes.complete());
+    inject(DestroyRef).onDestroy(() => this.following.unsubscribe());
   }
 
   private rowsOf(sheet: Sheet | null, leaves: readonly Leaf[]): BlockRow[] {
@@ -131,7 +120,7 @@ export class Editor {
     }
     let at = 0;
     return (sheet?.blocks ?? []).map((block) => {
-      const own = (byBlock.get(block.id) ?? []).filter((leaf) => block.kind === 'rest' || leaf.kind !== 'rest');
+      const own = (byBlock.get(block.id) ?? []).filter((leaf) => !leaf.betweenRepeats);
       const row: BlockRow = {
         block,
         at,
@@ -149,24 +138,59 @@ export class Editor {
   }
 
   async open(id: string): Promise<void> {
-    const sheet = await this.sheets.get(id);
-    const kept = sheet ? await this.history.get(sheet) : null;
-    this.missing.set(sheet === null);
-    this.steps.set(kept?.steps ?? (sheet ? [{ sheet, name: '', number: 0 }] : []));
-    this.at.set(kept?.at ?? 0);
-    if (sheet && !kept) await this.history.begin(sheet);
-    this.merging = false;
-    this.state.set(sheet);
+    this.following.unsubscribe();
+    const history = await this.sheets.open(id);
+    this.missing.set(history === null);
+    this.clashes.set([]);
     this.marked.set(new Set());
-    this.selected.set(sheet?.blocks[0]?.id ?? null);
+    if (!history) {
+      this.writer.set(null);
+      this.state.set(null);
+      return;
+    }
+    const writer = this.writerOf(history);
+    this.writer.set(writer);
+    this.take(history);
+    this.selected.set(history.known.sheet.blocks[0]?.id ?? null);
+    this.following = this.sheets.row$(id).subscribe((row) => writer.follow(row));
   }
 
-  /** Changes the sheet; the same changes under the same name in a row are one step of undo. */
+  private writerOf(history: History): SheetWriter {
+    const mine = (act: () => void): void => {
+      if (this.writer() === writer) act();
+    };
+    const writer: SheetWriter = new SheetWriter(
+      this.sheets,
+      {
+        adopt: (known) => mine(() => this.show(known.sheet)),
+        reload: (anew) => mine(() => this.take(anew)),
+        clash: (clashes) => mine(() => this.clashes.update((all) => [...all, ...clashes])),
+        figures: (sheet) => (this.writer() === writer ? this.figuresOf(sheet) : undefined),
+      },
+      history,
+    );
+    return writer;
+  }
+
+  private take({ steps, at, known }: History): void {
+    this.steps.set(steps);
+    this.at.set(at);
+    this.merging = false;
+    this.show(known.sheet);
+  }
+
+  /**
+   * Changes the sheet; the same changes under the same name in a row are one step of undo. A change beyond a limit is not
+   * made, and that is said.
+   */
   apply(change: (sheet: Sheet) => Sheet, name = ''): void {
     const before = this.state();
     if (!before) return;
     const after = change(before);
     if (after === before) return;
+    const fault = changeFault(before, after) ?? workFault(after);
+    this.refused.set(fault ?? '');
+    if (fault !== null) return;
     const now = this.steps()[this.at()];
     const merges = this.merging && name !== '' && now?.name === name;
     const number = (now?.number ?? 0) + (merges ? 0 : 1);
@@ -174,8 +198,8 @@ export class Editor {
     this.steps.set([...kept, { sheet: after, name, number }]);
     this.at.set(kept.length);
     this.merging = true;
-    this.last = { sheet: after, number };
-    this.show({ sheet: after, number, remember: () => this.history.put(number, name, after) });
+    this.show(after);
+    this.writer()?.change({ sheet: after, name, number, merges });
   }
 
   undo(): void {
@@ -186,29 +210,50 @@ export class Editor {
     this.step(1);
   }
 
+  /** What undo (-1) or redo (1) would do, in words. `Warm-up: 5:00 → 4:00` */
+  sayStep(by: -1 | 1): string {
+    const [from, to] = [this.steps()[this.at()], this.steps()[this.at() + by]];
+    if (!from || !to) return 'nothing';
+    const [before, after] = by === -1 ? [to, from] : [from, to];
+    const [first = 'a small change', ...more] = listChanges(before.sheet, after.sheet);
+    return more.length > 0 ? `${first}, and ${more.length} more` : first;
+  }
+
   private step(by: -1 | 1): void {
-    const to = this.steps()[this.at() + by];
+    const [from, to] = [this.steps()[this.at()], this.steps()[this.at() + by]];
     // Kept states come from storage, so they are looked at before they are shown.
     const read = to ? sheetSchema.safeParse(to.sheet) : null;
-    if (!to || !read?.success) return;
+    if (!from || !to || !read?.success) return;
     this.at.update((at) => at + by);
     this.merging = false;
-    this.show({ sheet: read.data, number: null, remember: () => this.history.goTo(to.sheet.id, to.number) });
+    this.show(read.data);
+    this.writer()?.go({ sheet: read.data, from: from.number, to: to.number });
   }
 
-  /** Writes a state, unless typing went on in the meantime: then a later state of the same step is on its way. */
-  private async write({ sheet, number, remember }: Write): Promise<void> {
-    const { last } = this;
-    if (last?.sheet.id === sheet.id && number === last.number && sheet !== last.sheet) return;
-    await this.sheets.put(sheet);
-    await remember();
+  /** Settles a clash the way that was chosen. */
+  settle(clash: Clash, choice: Choice): void {
+    this.clashes.update((all) => all.filter((each) => each !== clash));
+    if (choice !== 'mine') this.apply((sheet) => settled(sheet, clash, choice, freshId) ?? sheet);
   }
 
-  private show(write: Write): void {
-    const { sheet } = write;
-    this.saving.set('saving');
+  /** Writes a sheet anew that another hand has deleted. */
+  async bringBack(): Promise<void> {
+    const sheet = this.state();
+    if (!sheet) return;
+    await (
+      await this.sheets.add(sheet)
+    ).written;
+    await this.open(sheet.id);
+  }
+
+  /** What the list shows of the sheet, where it has been worked out anyhow. */
+  private figuresOf(sheet: Sheet): SheetFigures | undefined {
+    const [timeline, sums] = [this.timeline(), this.tally()];
+    return sheet === this.state() && timeline && sums ? sheetFigures(timeline, sums) : undefined;
+  }
+
+  private show(sheet: Sheet): void {
     this.state.set(sheet);
-    this.writes.next(write);
     const ids = new Set(sheet.blocks.flatMap((block) => [block.id, ...block.pieces.map((piece) => piece.id)]));
     const selected = this.selected();
     if (selected === null || !ids.has(selected)) this.selected.set(sheet.blocks.at(-1)?.id ?? null);

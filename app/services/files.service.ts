@@ -1,18 +1,45 @@
-import { DOCUMENT, inject, Injectable } from '@angular/core';
+import { Injectable } from '@angular/core';
+import { mostBytes, type Incoming, type Sheet } from '../../core/index';
+
+/** Bytes at the beginning of a file by which one that is no text is known: no text has a nought among them. */
+const looksAt = 8192;
+
+const refused = (what: string): Incoming => ({ kind: 'refused', problems: [{ path: '', what }] });
 
 /** Files to and from the person's own disk. */
 @Injectable({ providedIn: 'root' })
 export class FilesService {
-  private readonly document = inject(DOCUMENT);
-
   /** Hands over a file for saving. */
-  save(name: string, content: string | Blob, type: string): void {
-    const url = URL.createObjectURL(typeof content === 'string' ? new Blob([content], { type }) : content);
-    const link = this.document.createElement('a');
-    link.href = url;
-    link.download = name;
-    link.click();
-    URL.revokeObjectURL(url);
+  async save(name: string, content: string | Blob, type: string): Promise<void> {
+    const { default: saveAs } = await import('file-saver');
+    saveAs(typeof content === 'string' ? new Blob([content], { type }) : content, name);
+  }
+
+  /** Hands over a sheet, exactly as JSON or to be read as text. */
+  async saveSheet(sheet: Sheet, as: 'json' | 'tempo.txt'): Promise<void> {
+    const { writeSheetJson, writeTempoText } = (await import('./formats')).formats;
+    const [text, type] =
+      as === 'json' ? [writeSheetJson(sheet), 'application/json'] : [writeTempoText(sheet), 'text/plain'];
+    await this.save(this.fileName(sheet.title, as), text, type);
+  }
+
+  /** What some text is: a sheet, a book, a backup, a session written down. */
+  async readText(text: string): Promise<Incoming> {
+    const { readIncomingText } = (await import('./formats')).formats;
+    return readIncomingText(text);
+  }
+
+  /** What a file is, by its content, whatever its name says; what is too large or no text is refused before it is read whole. */
+  async read(file: Blob): Promise<Incoming> {
+    if (file.size > mostBytes) return refused('this file is far too large (more than 64 MB)');
+    const first = new Uint8Array(await file.slice(0, looksAt).arrayBuffer());
+    const noText = refused('this is no text: neither a sheet (JSON) nor a session as text can be read from it');
+    if (first.includes(0)) return noText;
+    try {
+      return await this.readText(new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer()));
+    } catch {
+      return noText;
+    }
   }
 
   /** A file name made of a title. `fileName('Tower, first watch', 'json')` → `tower-first-watch.json` */

@@ -1,67 +1,75 @@
 import { computed, DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
-import * as z from 'zod';
-import { measureSystems, ownNumbersSchema, talks, wordingsSchema, type Schools } from '../../core/index';
-import { Database } from '../store/database';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { readSettings, sameFields, type Schools, type Settings } from '../../core/index';
+import type { SpokenWishes } from '../workers/protocol';
+import { changeChoice } from '../store/choices';
+import { Store } from '../store/store';
 
-const settingsSchema = z.object({
-  look: z.enum(['system', 'light', 'dark']).default('system'),
-  /** Seconds of getting ready before second zero (house value 10). */
-  countIn: z.union([z.literal(0), z.literal(5), z.literal(10), z.literal(20)]).default(10),
-  countFrom: z.union([z.literal(3), z.literal(5)]).default(5),
-  volume: z.number().min(0).max(1).default(0.8),
-  /** Who speaks: a voice of the pack, the device's own, or nobody. */
-  voice: z.enum(['rms', 'slt', 'device', 'none']).default('rms'),
-  /** Whether the device is asked to turn music down while calls sound. */
-  duckMusic: z.boolean().default(true),
-  talk: z.enum(talks).default('all'),
-  /** The coach's own words for calls. */
-  wordings: wordingsSchema.default({}),
-  /** The coach's own numbering beyond six. */
-  ownNumbers: ownNumbersSchema.nullable().default(null),
-  /** Which leg is drilled after a hand. */
-  kickSchool: z.enum(['opposite', 'same']).default('opposite'),
-  /** What brings a ball back after a hook, and whether the body is hit on a double-end. */
-  afterHook: z.enum(['rear straight', 'same hand']).default('rear straight'),
-  bodyOnDoubleEnd: z.enum(['none', 'lower cord']).default('none'),
-  units: z.enum(measureSystems).default('metric'),
-  cautionSeen: z.boolean().default(false),
-});
-export type Settings = z.infer<typeof settingsSchema>;
+const key = 'settings';
+const isRecord = (value: unknown): boolean => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Choices that are remembered from visit to visit. */
 @Injectable({ providedIn: 'root' })
 export class SettingsService {
-  private readonly database = inject(Database);
+  private readonly store = inject(Store);
   private readonly document = inject(DOCUMENT);
-  private readonly state = signal<Settings>(settingsSchema.parse({}));
+  private readonly state = signal<Settings>(readSettings(undefined).settings);
   readonly settings = this.state.asReadonly();
-  /** Where coaches disagree about bags, by this one's choices. */
+  /** Where coaches disagree, by this one's choices. */
   readonly schools = computed((): Schools => {
-    const { afterHook, bodyOnDoubleEnd } = this.state();
-    return { afterHook, bodyOnDoubleEnd };
+    const { kickSchool, afterHook, bodyOnDoubleEnd, ballTricks } = this.state();
+    return { kick: kickSchool, afterHook, bodyOnDoubleEnd, ballTricks };
   });
-  /** What was chosen before the remembered choices had been read; it wins over them. */
-  private early: Partial<Settings> = {};
+  /** Whose words, and how much of them, as far as the coach has chosen it. */
+  readonly wishes = computed((): SpokenWishes => {
+    const { wordings, talk, countFrom, leadOut, blockClock } = this.state();
+    return { wordings, talk, countFrom, leadOut, blockClock };
+  });
+  /** Fields that are stored and cannot be read; they have their defaults, and stay as they are until they are chosen anew. */
+  readonly unread = signal<readonly string[]>([]);
+  private readonly writing = signal(0);
+  /** Whether something was chosen that is not written yet. */
+  readonly saving = computed(() => this.writing() > 0);
+  /** What was chosen here and is not written yet; it wins over what comes from storage. */
+  private chosen: Partial<Settings> = {};
+  private readonly stored = this.store.watch(({ choices }) => choices.get(key));
   /** Settles when the remembered choices have been read. */
   readonly loaded: Promise<void>;
 
   constructor() {
-    this.loaded = this.load();
+    this.loaded = new Promise((read) => {
+      this.stored.pipe(takeUntilDestroyed()).subscribe((row) => {
+        const { settings, unread } = readSettings(row?.value);
+        this.unread.set(unread);
+        // What has not changed stays the very same, so that nothing is worked out anew for it.
+        this.state.set(sameFields(this.state(), { ...settings, ...this.chosen }));
+        read();
+      });
+    });
     effect(() => {
-      const { look } = this.state();
-      this.document.documentElement.style.colorScheme = look === 'system' ? 'light dark' : look;
+      const { look, density } = this.state();
+      const root = this.document.documentElement;
+      root.style.colorScheme = look === 'system' ? 'light dark' : look;
+      root.classList.toggle('roomy', density === 'roomy');
     });
   }
 
-  private async load(): Promise<void> {
-    const stored = await this.database.choices.get('settings');
-    const parsed = settingsSchema.safeParse(stored?.value);
-    if (parsed.success) this.state.set({ ...parsed.data, ...this.early });
-  }
-
+  /** Changes some choices; nothing else of what is stored is touched. */
   change(change: Partial<Settings>): void {
     this.state.update((before) => ({ ...before, ...change }));
-    this.early = { ...this.early, ...change };
-    void this.loaded.then(() => this.database.choices.put({ key: 'settings', value: this.state() }));
+    this.chosen = { ...this.chosen, ...change };
+    void this.write(change);
+  }
+
+  private async write(change: Partial<Settings>): Promise<void> {
+    this.writing.update((count) => count + 1);
+    const { written } = await this.store.write('a setting', key, (database) =>
+      changeChoice(database, key, (old) => ({ ...(old as object | undefined), ...change }), isRecord),
+    );
+    await written;
+    this.writing.update((count) => count - 1);
+    // Chosen anew meanwhile, it still wins until that is written, too.
+    const left = Object.entries(this.chosen).filter(([name, value]) => change[name as keyof Settings] !== value);
+    this.chosen = Object.fromEntries(left);
   }
 }

@@ -1,54 +1,111 @@
 import { inject, Injectable } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { liveQuery } from 'dexie';
-import { from, map, type Observable } from 'rxjs';
-import { sheetSchema, type Sheet } from '../../core/index';
-import { Database, type StoredSheet } from '../store/database';
+import { switchMap, type Observable } from 'rxjs';
+import { addressSchema, type Sheet } from '../../core/index';
+import type { StoredSheet } from '../store/database';
+import type { History, Known, SheetChange, Written } from '../store/sheet-rows';
+import { faultOf } from '../store/sound';
+import { Store, type Outcome } from '../store/store';
 import { freshId } from './fresh-id';
+import type { Page } from './log.service';
 
-/** The saved sheets. Everything read from storage is validated; a record that is broken is left alone and not shown. */
+/** What is read and written of a sheet by its parts; a list of sheets needs none of it. */
+const sheetRows = () => import('../store/sheet-rows');
+
+const laneOf = (id: string): string => `sheet ${id}`;
+
+/** The saved sheets. Everything read from storage is validated; a record that is broken is left alone and listed elsewhere. */
 @Injectable({ providedIn: 'root' })
 export class SheetsService {
-  private readonly database = inject(Database);
+  private readonly store = inject(Store);
 
-  /** All sheets, the last changed first; undefined until storage has answered. */
-  readonly all$: Observable<readonly StoredSheet[]> = from(
-    liveQuery(() => this.database.sheets.orderBy('changedAt').reverse().toArray()),
-  ).pipe(map((stored) => stored.filter(({ sheet }) => sheetSchema.safeParse(sheet).success)));
-  readonly all = toSignal(this.all$);
-
-  async get(id: string): Promise<Sheet | null> {
-    const stored = await this.database.sheets.get(id);
-    const parsed = sheetSchema.safeParse(stored?.sheet);
-    return parsed.success ? parsed.data : null;
+  /** Some sheets, the last changed first, from a place on, and how many there are in all. */
+  page$(from: number, most: number): Observable<Page<StoredSheet>> {
+    return this.store
+      .watch(async ({ sheets }) => ({
+        rows: await sheets.orderBy('changedAt').reverse().offset(from).limit(most).toArray(),
+        count: await sheets.count(),
+      }))
+      .pipe(
+        switchMap(async ({ rows, count }) => {
+          const toLayOut = rows.some(({ figures }) => !figures);
+          const workFault = toLayOut ? (await import('../store/read-sheet')).workFault : null;
+          return { rows: rows.filter((row) => faultOf('sheets', row, row.figures ? null : workFault) === null), count };
+        }),
+      );
   }
 
-  /** Writes a sheet; whoever shows it as saved waits for this. */
-  async put(sheet: Sheet): Promise<void> {
-    await this.database.sheets.put({ id: sheet.id, changedAt: Date.now(), demo: false, sheet });
+  async get(id: string): Promise<Sheet | null> {
+    const { readSheet } = await import('../store/read-sheet');
+    return readSheet((await this.store.read(({ sheets }) => sheets.get(id)))?.sheet);
+  }
+
+  /** A sheet with its history; null where there is none that can be read. */
+  async open(id: string): Promise<History | null> {
+    const { openSheet } = await sheetRows();
+    return this.store.read((database) => openSheet(database, id));
+  }
+
+  /** A sheet as it is stored, not looked at yet, again with every change from this tab or another; undefined once it is deleted. */
+  row$(id: string): Observable<StoredSheet | undefined> {
+    return this.store.watch(({ sheets }) => sheets.get(id));
+  }
+
+  /** Puts a new sheet in; whoever shows it as saved waits for this. */
+  add(sheet: Sheet): Promise<Outcome<void>> {
+    return this.store.write(`“${sheet.title}”`, laneOf(sheet.id), async (database) =>
+      (await sheetRows()).addSheet(database, sheet),
+    );
+  }
+
+  /** Writes a change with its step of undo. */
+  write(change: SheetChange): Promise<Outcome<Written>> {
+    return this.store.write(`“${change.sheet.title}”`, laneOf(change.sheet.id), async (database) =>
+      (await sheetRows()).writeChange(database, change),
+    );
+  }
+
+  /** Goes to a step that is kept; null where another hand was faster. */
+  goTo(id: string, from: number, to: number): Promise<Outcome<Known | null>> {
+    return this.store.write('a step of undo', laneOf(id), async (database) =>
+      (await sheetRows()).goToStep(database, id, from, to),
+    );
+  }
+
+  /** Changes a sheet that is not open here, as a step of its history. */
+  async change(id: string, change: (sheet: Sheet) => Sheet, name: string): Promise<void> {
+    const opened = await this.open(id);
+    if (opened) await this.write({ sheet: change(opened.known.sheet), base: opened.known, name, goesOn: null });
   }
 
   /** A copy under a name and id of its own. */
   async copy(sheet: Sheet): Promise<Sheet> {
     const copied = { ...sheet, id: freshId(), title: `${sheet.title} (copy)`.slice(0, 200) };
-    await this.put(copied);
+    await this.add(copied);
     return copied;
   }
 
   /** Takes a sheet out; the returned function puts it back as it was. */
   async remove(id: string): Promise<() => Promise<void>> {
-    const stored = await this.database.sheets.get(id);
-    await this.database.sheets.delete(id);
+    const { written } = await this.store.write('a deletion', laneOf(id), async ({ sheets }) => {
+      const stored = await sheets.get(id);
+      await sheets.delete(id);
+      return stored;
+    });
+    const stored = await written;
     return async () => {
-      if (stored) await this.database.sheets.put(stored);
+      if (stored)
+        await this.store.write(`“${stored.sheet.title}”`, laneOf(id), ({ sheets }) =>
+          sheets.put({ ...stored, rev: (stored.rev ?? 0) + 1 }),
+        );
     };
   }
 
-  /** Adds a sheet from a file; one that is already here is kept beside it, never written over. */
+  /** Adds a sheet from a file; one that is already here is kept beside it, and an id that is no address is made ours. */
   async addImported(sheet: Sheet): Promise<Sheet> {
-    const taken = await this.database.sheets.get(sheet.id);
-    const added = taken ? { ...sheet, id: freshId() } : sheet;
-    await this.put(added);
+    const taken = await this.store.read(({ sheets }) => sheets.get(sheet.id));
+    const own = !taken && addressSchema.safeParse(sheet.id).success;
+    const added = own ? sheet : { ...sheet, id: freshId() };
+    await this.add(added);
     return added;
   }
 }

@@ -6,11 +6,13 @@ import { SoundService } from './sound.service';
 /** An audio context that only remembers what was put on it. */
 class QuietContext {
   static made = 0;
+  static last: QuietContext | null = null;
   state = 'suspended';
   currentTime = 2;
   readonly destination = {};
   constructor() {
     QuietContext.made += 1;
+    QuietContext.last = this;
   }
   resume(): Promise<void> {
     this.state = 'running';
@@ -22,10 +24,13 @@ describe('bells', () => {
   const real = { context: window.AudioContext, oscillator: window.OscillatorNode, gain: window.GainNode };
   let started: number[];
   let stopped: (number | undefined)[];
+  /** The first is the one that everything sounds through. */
+  let gains: { value: number }[];
 
   beforeEach(() => {
     started = [];
     stopped = [];
+    gains = [];
     QuietContext.made = 0;
     const node = { connect: <T>(other: T): T => other };
     const param = {
@@ -38,8 +43,10 @@ describe('bells', () => {
       OscillatorNode: function make() {
         return { ...node, start: (at: number) => started.push(at), stop: (at?: number) => stopped.push(at) };
       },
-      GainNode: function make() {
-        return { ...node, gain: param };
+      GainNode: function make(_: unknown, options?: { gain: number }) {
+        const gain = { ...param, value: gains.length === 0 ? (options?.gain ?? 1) : 1 };
+        gains.push(gain);
+        return { ...node, context: QuietContext.last, gain };
       },
     });
     TestBed.configureTestingModule({ providers: testProviders() });
@@ -82,12 +89,16 @@ describe('bells', () => {
     expect(stopped.length).toBe(2 * planned);
   });
 
-  it('stay off at volume nought', async () => {
+  it('sound through one volume, so that a change holds for what was put on the clock before it', async () => {
     const sound = TestBed.inject(SoundService);
-    TestBed.inject(SettingsService).change({ volume: 0 });
+    const settings = TestBed.inject(SettingsService);
+    settings.change({ volume: 0.5 });
     await sound.unlock();
-    sound.playAt('start bell', 3000);
-    expect(started).toEqual([]);
+    sound.playAt('start bell', 90_000);
+    expect([gains[0]?.value, started[0]]).toEqual([0.5, 90]);
+    settings.change({ volume: 0 });
+    TestBed.tick();
+    expect(gains[0]?.value).toBe(0);
   });
 
   it('do without audio where there is none', async () => {

@@ -1,5 +1,14 @@
-import { inject, Injectable } from '@angular/core';
-import { attack, partialLevel, partialRing, sounds, type Clip, type Cue, type Milliseconds } from '../../core/index';
+import { effect, inject, Injectable } from '@angular/core';
+import {
+  attack,
+  ClockWatch,
+  partialLevel,
+  partialRing,
+  sounds,
+  type Clip,
+  type Milliseconds,
+  type SoundKind,
+} from '../../core/index';
 import { SettingsService } from './settings.service';
 
 /** The audio session of a page, where a browser has one (W3C Audio Session, draft). */
@@ -17,13 +26,25 @@ function askForQuiet(device: Navigator & AudioSessionNavigator): void {
 export class SoundService {
   private readonly settings = inject(SettingsService);
   private context: AudioContext | null = null;
+  /** Everything sounds through it, so that the volume holds for what was put on the clock long before it was changed. */
+  private master: GainNode | null = null;
+  /** The clock may stand still while it says that it runs: no device, or one that was just taken away. */
+  private readonly watch = new ClockWatch();
   private readonly playing = new Set<AudioScheduledSourceNode>();
+
+  constructor() {
+    effect(() => {
+      const { volume } = this.settings.settings();
+      if (this.master) this.master.gain.value = volume;
+    });
+  }
 
   /** Opens the audio clock; must be called from a press of a key or button. */
   async unlock(): Promise<void> {
     try {
       if (this.settings.settings().duckMusic) askForQuiet(navigator);
       this.context ??= new AudioContext();
+      this.master ??= this.toSpeaker(this.context);
       await this.context.resume();
     } catch {
       // No audio device, or audio is blocked: the run goes by the page's clock and stays silent.
@@ -31,65 +52,64 @@ export class SoundService {
     }
   }
 
-  /** The audio clock in milliseconds, or null while audio is blocked. */
+  private toSpeaker(context: AudioContext): GainNode {
+    const master = new GainNode(context, { gain: this.settings.settings().volume });
+    master.connect(context.destination);
+    return master;
+  }
+
+  /** The audio clock in milliseconds, or null while audio is blocked, or stands still for no reason that it gives. */
   now(): Milliseconds | null {
-    return this.context?.state === 'running' ? this.context.currentTime * 1000 : null;
+    const reading = this.context?.state === 'running' ? this.context.currentTime * 1000 : null;
+    return this.watch.read(reading, performance.now());
   }
 
   /** Plays a cue at a reading of the audio clock, exactly. */
-  playAt(kind: Cue['kind'], at: Milliseconds): void {
-    const context = this.context;
-    if (context?.state !== 'running') return;
+  playAt(kind: SoundKind, at: Milliseconds): void {
+    const [context, out] = [this.context, this.master];
+    if (context?.state !== 'running' || !out) return;
     const sound = sounds[kind];
     for (let strike = 0; strike < sound.strikes; strike += 1)
       for (const [index, frequency] of sound.partials.entries())
         this.tone(
-          context,
+          out,
           sound.wave,
           frequency,
           at / 1000 + strike * sound.apart,
           partialRing(sound, index),
-          partialLevel(sound, index) * this.settings.settings().volume,
+          partialLevel(sound, index),
         );
   }
 
   /** Plays clips of a recording at readings of the audio clock, exactly; a clip that is cut short is faded. */
   speakAt(recording: AudioBuffer, clips: readonly Clip[], at: Milliseconds): void {
-    const context = this.context;
-    const volume = this.settings.settings().volume;
-    if (context?.state !== 'running' || volume <= 0) return;
+    const [context, out] = [this.context, this.master];
+    if (context?.state !== 'running' || !out) return;
     for (const clip of clips) {
       const start = (at + clip.at) / 1000;
       const end = start + clip.ms / 1000;
       if (end <= context.currentTime) continue;
       const late = Math.max(0, context.currentTime - start);
       const source = new AudioBufferSourceNode(context, { buffer: recording });
-      const gain = new GainNode(context, { gain: volume });
-      gain.gain.setValueAtTime(volume, Math.max(start, end - 0.008));
+      const gain = new GainNode(context);
+      gain.gain.setValueAtTime(1, Math.max(start, end - 0.008));
       gain.gain.linearRampToValueAtTime(0, end);
-      source.connect(gain).connect(context.destination);
+      source.connect(gain).connect(out);
       source.start(start + late, clip.from / 1000 + late, clip.ms / 1000 - late);
       this.playing.add(source);
       source.onended = () => this.playing.delete(source);
     }
   }
 
-  private tone(
-    context: AudioContext,
-    wave: OscillatorType,
-    frequency: number,
-    at: number,
-    ring: number,
-    level: number,
-  ): void {
-    if (level <= 0) return;
+  private tone(out: GainNode, wave: OscillatorType, frequency: number, at: number, ring: number, level: number): void {
+    const { context } = out;
     const start = Math.max(at, context.currentTime);
     const oscillator = new OscillatorNode(context, { type: wave, frequency });
     const gain = new GainNode(context, { gain: 0 });
     gain.gain.setValueAtTime(0, start);
     gain.gain.linearRampToValueAtTime(level, start + attack);
     gain.gain.exponentialRampToValueAtTime(0.0001, start + ring);
-    oscillator.connect(gain).connect(context.destination);
+    oscillator.connect(gain).connect(out);
     oscillator.start(start);
     oscillator.stop(start + ring + 0.02);
     this.playing.add(oscillator);

@@ -1,25 +1,172 @@
 import { inject, Injectable } from '@angular/core';
-import { unfinishedRunSchema, type UnfinishedRun } from '../../core/index';
-import { Database } from '../store/database';
+import { map, type Observable, switchMap } from 'rxjs';
+import * as z from 'zod/mini';
+import { unfinishedRunSchema, type LogEntry, type UnfinishedRun } from '../../core/index';
+import type { Database, StoredRun } from '../store/database';
+import { Store, type Outcome } from '../store/store';
+import { freshId } from './fresh-id';
+import { entryLane, writeEntry } from './log.service';
 
-/** The run that is not over yet, so that a reload can take it up at the right second. */
+/** A run that was broken off, by its key. */
+export interface BrokenOff {
+  readonly key: string;
+  readonly run: UnfinishedRun;
+}
+
+/** Where a run stands, in few words: what storage that answers late may miss when a page is left in a hurry. */
+const noteSchema = z.extend(z.pick(unfinishedRunSchema, { at: true, breaksPassed: true, deeds: true, seen: true }), {
+  /** Deeds before those that the note holds. */
+  before: z.int().check(z.gte(0)),
+});
+
+const laneOf = (key: string): string => `run ${key}`;
+const lockName = (key: string): string => `keen-tempo run ${key}`;
+const noteKey = (key: string): string => `keen-tempo run ${key}`;
+/** Deeds that a note holds; the others are in storage long since. */
+const notedDeeds = 200;
+/** Where the browser has no locks, a run that was seen so lately is one of another tab. */
+const liveMs = 3000;
+
+/** Runs that are not over yet, so that a reload takes each up at the right second, and none replaces another. */
 @Injectable({ providedIn: 'root' })
 export class UnfinishedRunService {
-  private readonly database = inject(Database);
+  private readonly store = inject(Store);
+  private readonly next = new Map<string, UnfinishedRun>();
+  private readonly busy = new Set<string>();
+  /** Runs that have their entry: what of them still waits to be written would bring them back. */
+  private readonly ended = new Set<string>();
 
-  async get(): Promise<UnfinishedRun | null> {
-    const stored = await this.database.runs.get('current');
-    if (!stored) return null;
-    const { key, ...run } = stored;
-    const parsed = unfinishedRunSchema.safeParse(run);
-    return parsed.success ? parsed.data : null;
+  /** Runs that nobody performs any more, the last seen first. */
+  readonly all$: Observable<readonly BrokenOff[]> = this.store
+    .watch(({ runs }) => runs.toArray())
+    .pipe(
+      switchMap((rows) => this.withoutLive(rows)),
+      map((rows) =>
+        rows
+          .flatMap((row): BrokenOff[] => {
+            const run = withNote(row);
+            return run ? [{ key: row.key, run }] : [];
+          })
+          .sort((a, b) => b.run.seen - a.run.seen),
+      ),
+    );
+
+  /** Keeps where a run stands. Only the latest goes to storage; in the meantime a note has it. */
+  async put(key: string, run: UnfinishedRun, hurry = true): Promise<void> {
+    if (hurry) keepNote(key, run);
+    this.next.set(key, run);
+    if (this.busy.has(key)) return;
+    this.busy.add(key);
+    for (let now = this.next.get(key); now; now = this.next.get(key)) {
+      this.next.delete(key);
+      const row = { key, ...now };
+      await (
+        await this.store.write('where the run stands', laneOf(key), ({ runs }): PromiseLike<unknown> =>
+          this.ended.has(key) ? Promise.resolve() : runs.put(row),
+        )
+      ).written;
+    }
+    this.busy.delete(key);
   }
 
-  async put(run: UnfinishedRun): Promise<void> {
-    await this.database.runs.put({ key: 'current', ...run });
+  /** Writes the entry of a run that is over, which is then unfinished no more. */
+  finish(key: string, entry: LogEntry): Promise<Outcome<void>> {
+    this.ended.add(key);
+    this.next.delete(key);
+    dropNote(key);
+    return this.store.write(`the entry of “${entry.title}”`, entryLane(entry.id), (database) =>
+      endRun(database, key, entry),
+    );
   }
 
-  async clear(): Promise<void> {
-    await this.database.runs.delete('current');
+  /** Lets a broken-off run go: it becomes an entry of the log, marked so. The returned function takes that back. */
+  async letGo({ key, run }: BrokenOff): Promise<() => Promise<void>> {
+    const entry = (await import('./broken-off')).brokenOff.entryOf(freshId(), run);
+    this.ended.add(key);
+    dropNote(key);
+    await this.store.write(`the entry of “${entry.title}”`, laneOf(key), (database) => endRun(database, key, entry));
+    return async () => {
+      this.ended.delete(key);
+      await this.store.write('a run that was broken off', laneOf(key), (database) =>
+        database.transaction('rw', database.log, database.runs, async () => {
+          await database.log.delete(entry.id);
+          await database.runs.put({ key, ...run });
+        }),
+      );
+    };
+  }
+
+  /** Says to other tabs that a run is performed here, until the returned function is called or the page is left. */
+  hold(key: string): () => void {
+    let letGo: () => void = () => undefined;
+    if ('locks' in navigator)
+      void navigator.locks.request(
+        lockName(key),
+        { ifAvailable: true },
+        () => new Promise<void>((done) => (letGo = done)),
+      );
+    return () => letGo();
+  }
+
+  private async withoutLive(rows: readonly StoredRun[]): Promise<readonly StoredRun[]> {
+    if (!('locks' in navigator)) return rows.filter(({ seen }) => Date.now() - seen > liveMs || seen > Date.now());
+    const { held = [] } = await navigator.locks.query();
+    const live = new Set(held.map(({ name }) => name));
+    return rows.filter(({ key }) => !live.has(lockName(key)));
   }
 }
+
+function endRun(database: Database, key: string, entry: LogEntry): Promise<void> {
+  return database.transaction('rw', database.log, database.runs, async () => {
+    await writeEntry(database, entry);
+    await database.runs.delete(key);
+  });
+}
+
+function keepNote(key: string, { at, breaksPassed, deeds, seen }: UnfinishedRun): void {
+  const last = deeds.slice(-notedDeeds);
+  const note = { at, breaksPassed, seen, deeds: last, before: deeds.length - last.length };
+  try {
+    localStorage.setItem(noteKey(key), JSON.stringify(note));
+  } catch {
+    // Without it a run is taken up where storage last had it.
+  }
+}
+
+function dropNote(key: string): void {
+  try {
+    localStorage.removeItem(noteKey(key));
+  } catch {
+    // Nothing was noted then.
+  }
+}
+
+function noteOf(key: string): z.infer<typeof noteSchema> | null {
+  try {
+    const read = noteSchema.safeParse(JSON.parse(localStorage.getItem(noteKey(key)) ?? 'null'));
+    return read.success ? read.data : null;
+  } catch {
+    return null;
+  }
+}
+
+/** A stored run with what its note knows better; null where it cannot be read. */
+function withNote({ key, ...row }: StoredRun): UnfinishedRun | null {
+  const read = unfinishedRunSchema.safeParse(row);
+  if (!read.success) return null;
+  const run = read.data;
+  const note = noteOf(key);
+  if (!note || note.before > run.deeds.length) return run;
+  const deeds = [...run.deeds.slice(0, note.before), ...note.deeds];
+  return deeds.length > run.deeds.length ? { ...run, ...whereIn(note), deeds } : run;
+}
+
+const whereIn = ({
+  at,
+  breaksPassed,
+  seen,
+}: z.infer<typeof noteSchema>): Pick<UnfinishedRun, 'at' | 'breaksPassed' | 'seen'> => ({
+  at,
+  breaksPassed,
+  seen,
+});

@@ -6,7 +6,8 @@ import {
   voicePackSchema,
   type Milliseconds,
   type Recording,
-  type TrackWishes,
+  type Saying,
+  type ScriptWishes,
   type Voice,
   type VoicePack,
 } from '../../core/index';
@@ -30,10 +31,9 @@ export class VoiceService {
   readonly recording = signal<AudioBuffer | null>(null);
 
   /** Whose words, how much, and how long they take: by the clips, where a recorded voice speaks. */
-  readonly wishes = computed((): TrackWishes => {
-    const { wordings, talk, countFrom } = this.settings.settings();
+  readonly wishes = computed((): ScriptWishes => {
     const voice = this.voice();
-    return { wordings, talk, countFrom, ...(voice ? { lengthOf: lengthIn(voice) } : {}) };
+    return { ...this.settings.wishes(), ...(voice ? { lengthOf: lengthIn(voice) } : {}) };
   });
 
   /** Settles when the pack has been read, or cannot be. */
@@ -84,14 +84,14 @@ export class VoiceService {
   }
 
   /** Time that words take as they will be said. */
-  lengthOf(words: string): Milliseconds {
+  lengthOf(saying: Saying): Milliseconds {
     const voice = this.voice();
-    return voice ? lengthIn(voice)(words) : spokenLength(words);
+    return voice ? lengthIn(voice)(saying) : spokenLength(saying.say);
   }
 
   /** Words of a call that the chosen voice has no clip for. */
-  missing(words: string): readonly string[] {
+  missing(saying: Saying): readonly string[] {
     const voice = this.voice();
-    return voice ? assemble(words, voice).missing : [];
+    return voice ? assemble(saying, voice).missing : [];
   }
 }

@@ -1,30 +1,31 @@
-import { inject, Injectable, InjectionToken } from '@angular/core';
-import { Dexie, type Table } from 'dexie';
+import { Dexie, type DexieOptions, type Table } from 'dexie';
+import type { SheetFigures } from './figures';
 import type { BookEntry, LogEntry, Sheet, UnfinishedRun } from '../../core/index';
 
-/** Name of the browser's database; specs give each test one of its own. */
-export const databaseName = new InjectionToken<string>('database name', { factory: () => 'keen-tempo' });
-
-/** A sheet as it is stored, with what the list needs to sort by. */
-export interface StoredSheet {
+/** What every record carries beside its content. */
+interface Kept {
   readonly id: string;
-  readonly changedAt: number;
   readonly demo: boolean;
-  readonly sheet: Sheet;
+  /** Counted up with every change, and compared in the transaction that writes; none in records of older versions. */
+  readonly rev?: number;
 }
 
-export interface StoredEntry {
-  readonly id: string;
+/** A sheet as it is stored, with what the list needs to sort by. */
+export interface StoredSheet extends Kept {
+  readonly changedAt: number;
+  readonly sheet: Sheet;
+  /** Of this very state; none until they have been worked out. */
+  readonly figures?: SheetFigures;
+}
+
+export interface StoredEntry extends Kept {
   readonly startedAt: number;
   readonly sheetId: string;
-  readonly demo: boolean;
   readonly entry: LogEntry;
 }
 
-export interface StoredCombination {
-  readonly id: string;
+export interface StoredCombination extends Kept {
   readonly changedAt: number;
-  readonly demo: boolean;
   readonly entry: BookEntry;
 }
 
@@ -32,6 +33,9 @@ export interface StoredCombination {
 export interface StoredChoice {
   readonly key: string;
   readonly value: unknown;
+  readonly rev?: number;
+  /** Put there with the demo, and never changed. */
+  readonly demo?: boolean;
 }
 
 /** A state of a sheet that undo or redo leads to, numbered in the order of the changes. */
@@ -42,18 +46,20 @@ export interface StoredStep {
   readonly sheet: Sheet;
 }
 
-/** Everything the application keeps, in the browser. */
-@Injectable({ providedIn: 'root' })
+/** A run that is not over, by a key of its own, so that two of them do not replace each other. */
+export type StoredRun = UnfinishedRun & { readonly key: string };
+
+/** Everything the application keeps, in the browser; with `options` in another place than the browser's own. */
 export class Database extends Dexie {
   declare readonly sheets: Table<StoredSheet, string>;
   declare readonly log: Table<StoredEntry, string>;
   declare readonly book: Table<StoredCombination, string>;
   declare readonly steps: Table<StoredStep, [string, number]>;
   declare readonly choices: Table<StoredChoice, string>;
-  declare readonly runs: Table<UnfinishedRun & { readonly key: 'current' }, string>;
+  declare readonly runs: Table<StoredRun, string>;
 
-  constructor() {
-    super(inject(databaseName));
+  constructor(name: string, options?: DexieOptions) {
+    super(name, options);
     this.version(1).stores({
       sheets: 'id, changedAt',
       log: 'id, startedAt, sheetId',
@@ -62,5 +68,11 @@ export class Database extends Dexie {
       runs: 'key',
     });
     this.version(2).stores({ steps: '[sheetId+number], sheetId' });
+    // The last run of a sheet is found without reading the others.
+    this.version(3).stores({ log: 'id, startedAt, sheetId, [sheetId+startedAt]' });
+    // The log is ordered by what was done without reading all of it.
+    this.version(4).stores({
+      log: 'id, startedAt, sheetId, [sheetId+startedAt], entry.title, entry.done.ms, entry.done.rounds, entry.done.punches',
+    });
   }
 }

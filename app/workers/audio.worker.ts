@@ -1,15 +1,12 @@
+import { expose } from 'comlink';
 import { createMp3Encoder } from 'wasm-media-encoders';
-import { callTrack, compile, cues, heardIn, lengthIn, renderBlocks, wavHead } from '../../core/index';
-import type { AudioAnswer, AudioRequest } from './protocol';
+import { compile, heardIn, lengthIn, renderBlocks, scriptOf, wavHead } from '../../core/index';
+import type { AudioRequest } from './protocol';
 
-/** The last bell rings out. */
-const tailMs = 2500;
+/** The last bell rings out, and the end is said. */
+const tailMs = 6000;
 /** Samples are handed over in parts of about this many bytes, so that the browser may put them away. */
 const partBytes = 4_000_000;
-
-const tell = (answer: AudioAnswer): void => {
-  postMessage(answer);
-};
 
 /** Collects bytes without holding more than a part of them at a time. */
 class Parts {
@@ -31,12 +28,15 @@ class Parts {
   }
 }
 
-async function render(request: AudioRequest): Promise<Blob> {
-  const { sheet, wordings, talk, countFrom, rate, recording, as } = request;
+/** The session as a file; `tell` hears the share that is done. */
+async function render(request: AudioRequest, tell: (share: number) => void): Promise<Blob> {
+  const { sheet, wishes, rate, recording, as } = request;
   const timeline = compile(sheet);
   const lengthOf = recording ? lengthIn(recording.voice) : undefined;
-  const track = callTrack(sheet, { wordings, talk, countFrom, ...(lengthOf ? { lengthOf } : {}) }, timeline);
-  const heard = heardIn(track, cues(timeline, countFrom), { rate, recording });
+  const heard = heardIn(scriptOf(sheet, { ...wishes, ...(lengthOf ? { lengthOf } : {}) }, timeline), {
+    rate,
+    recording,
+  });
   const ms = timeline.ms + tailMs;
   const total = Math.ceil((ms / 1000) * rate);
   const parts = new Parts();
@@ -49,19 +49,12 @@ async function render(request: AudioRequest): Promise<Blob> {
     if (encoder) parts.add(Uint8Array.from(encoder.encode([Float32Array.from(block, (value) => value / 32_768)])));
     else parts.add(block as Int16Array<ArrayBuffer>);
     done += block.length;
-    tell({ kind: 'progress', share: done / total });
+    tell(done / total);
   }
   if (encoder) parts.add(Uint8Array.from(encoder.finalize()));
   return parts.file(as === 'mp3' ? 'audio/mpeg' : 'audio/wav');
 }
 
-addEventListener('message', ({ data }: MessageEvent<AudioRequest>) => {
-  render(data).then(
-    (file) => {
-      tell({ kind: 'done', file });
-    },
-    (error: unknown) => {
-      tell({ kind: 'failed', what: error instanceof Error ? error.message : 'the encoder failed' });
-    },
-  );
-});
+const renderer = { render };
+export type Renderer = typeof renderer;
+expose(renderer);

@@ -1,10 +1,14 @@
+import { expose } from 'comlink';
 import { ballDrill, readStored, sayFault } from '../../core/index';
 import type { BallAnswer, BallRequest } from './protocol';
 
-addEventListener('message', ({ data }: MessageEvent<BallRequest>) => {
-  const read = readStored(data.text);
-  const answer: BallAnswer = read.ok
-    ? { ok: true, drill: ballDrill(data.ball, read.value, data.options) }
-    : { ok: false, what: sayFault(read.fault) };
-  postMessage(answer);
-});
+const balls = {
+  drill({ ball, text, options }: BallRequest): BallAnswer {
+    const read = readStored(text);
+    return read.ok
+      ? { ok: true, drill: ballDrill(ball, read.value, options) }
+      : { ok: false, what: sayFault(read.fault) };
+  },
+};
+export type Balls = typeof balls;
+expose(balls);

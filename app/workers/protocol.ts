@@ -1,16 +1,7 @@
-import type {
-  BallDrill,
-  BallDrillOptions,
-  CallTrack,
-  CountFrom,
-  DoubleEnd,
-  Hertz,
-  Recording,
-  Sheet,
-  Talk,
-  Voice,
-  Wordings,
-} from '../../core/index';
+import type { BallDrill, BallDrillOptions, DoubleEnd, Hertz, Recording, ScriptWishes, Sheet } from '../../core/index';
+
+/** What a script is made by beside the sheet and the voice; may be sent to a worker. */
+export type SpokenWishes = Omit<ScriptWishes, 'lengthOf'>;
 
 /** A combination to be thrown at a ball, step by step. */
 export interface BallRequest {
@@ -22,31 +13,10 @@ export interface BallRequest {
 export type BallAnswer =
   { readonly ok: true; readonly drill: BallDrill } | { readonly ok: false; readonly what: string };
 
-/** Whose clips the calls take from now on; the speaking rate without a voice. Sent when it changes, not with every sheet. */
-export interface VoiceRequest {
-  readonly kind: 'voice';
-  readonly voice: Voice | null;
-}
-/** A sheet whose script is to be made. */
-export interface TrackRequest {
-  readonly kind: 'track';
-  readonly id: number;
-  readonly sheet: Sheet;
-  readonly wordings: Wordings;
-  readonly talk: Talk;
-  readonly countFrom: CountFrom;
-}
-export interface TrackAnswer {
-  readonly id: number;
-  readonly track: CallTrack;
-}
-
 /** A session to be rendered as sound. */
 export interface AudioRequest {
   readonly sheet: Sheet;
-  readonly wordings: Wordings;
-  readonly talk: Talk;
-  readonly countFrom: CountFrom;
+  readonly wishes: SpokenWishes;
   readonly rate: Hertz;
   /** The voice with its recording at that rate; bells alone without it. */
   readonly recording: Recording | null;

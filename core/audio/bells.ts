@@ -1,4 +1,4 @@
-import type { Cue } from '../run/cues';
+import type { SoundKind } from '../script/sounds';
 import type { Hertz, Seconds } from '../units';
 
 /** A struck or blown sound: partials in hertz, how long it rings, how often it is struck and how far apart. */
@@ -12,7 +12,7 @@ export interface Sound {
 }
 
 /** Every sound that is made here from plain waves. A new one is a line here. */
-export const sounds: Readonly<Record<Cue['kind'], Sound>> = {
+export const sounds: Readonly<Record<SoundKind, Sound>> = {
   'start bell': { partials: [784, 1177, 1862], wave: 'sine', ring: 1.6, strikes: 1, apart: 0, level: 0.5 },
   'end bell': { partials: [784, 1177, 1862], wave: 'sine', ring: 1.3, strikes: 3, apart: 0.32, level: 0.5 },
   change: { partials: [523, 1046], wave: 'triangle', ring: 0.22, strikes: 2, apart: 0.13, level: 0.4 },
@@ -37,7 +37,7 @@ function waveAt(wave: Sound['wave'], turns: number): number {
 const rendered = new Map<string, Float32Array>();
 
 /** A sound as samples, remembered. `renderSound('start bell', 16000).length` */
-export function renderSound(kind: Cue['kind'], rate: Hertz): Float32Array {
+export function renderSound(kind: SoundKind, rate: Hertz): Float32Array {
   const key = `${kind} ${rate}`;
   const known = rendered.get(key);
   if (known) return known;

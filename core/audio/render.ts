@@ -1,6 +1,6 @@
-import type { Call } from '../calls/call';
-import type { CallTrack } from '../calls/track';
-import type { Cue } from '../run/cues';
+import type { Call } from '../script/call';
+import type { Script } from '../script/script';
+import type { SoundCue } from '../script/sounds';
 import type { Hertz, Milliseconds } from '../units';
 import { renderSound } from './bells';
 import { clipsOfCall, type Voice } from './voice';
@@ -25,7 +25,7 @@ export interface RenderWishes {
   readonly recording: Recording | null;
 }
 
-function bells(cues: readonly Cue[], rate: Hertz): Heard[] {
+function bells(cues: readonly SoundCue[], rate: Hertz): Heard[] {
   return cues.flatMap(({ kind, at }): Heard[] => {
     const samples = renderSound(kind, rate);
     return at < 0 ? [] : [{ at, samples, from: 0, length: samples.length }];
@@ -47,9 +47,9 @@ function spoken(calls: readonly Call[], { voice, samples }: Recording, rate: Her
 }
 
 /** Everything that is heard in a session, in order: bells, clicks, and the calls that the voice has clips for. */
-export function heardIn(track: CallTrack, cues: readonly Cue[], { rate, recording }: RenderWishes): Heard[] {
-  const voice = recording ? spoken(track.calls, recording, rate) : [];
-  return [...bells(cues, rate), ...voice].sort((a, b) => a.at - b.at);
+export function heardIn(script: Script, { rate, recording }: RenderWishes): Heard[] {
+  const voice = recording ? spoken(script.calls, recording, rate) : [];
+  return [...bells(script.sounds, rate), ...voice].sort((a, b) => a.at - b.at);
 }
 
 /** Above this the limiter begins to press. */

@@ -1,22 +1,23 @@
-import * as z from 'zod';
-import { spokenLength, type Part } from '../calls/call';
-import { numberWord } from '../calls/number-words';
+import * as z from '../schemas';
+import { spokenLength, type Part } from '../script/call';
+import { chunksOf, type Saying, type Sign } from '../script/saying';
+import { numberWord } from '../number-words';
 import type { Milliseconds } from '../units';
 
-const ms = z.int().min(0).max(3_600_000);
+const ms = z.int().check(z.gte(0), z.lte(3_600_000));
 const voiceSchema = z.strictObject({
-  id: z.string().min(1).max(20),
-  name: z.string().min(1).max(60),
-  files: z.array(z.string().regex(/^[\w.-]+$/)).min(1),
+  id: z.string().check(z.minLength(1), z.maxLength(20)),
+  name: z.string().check(z.minLength(1), z.maxLength(60)),
+  files: z.array(z.string().check(z.regex(/^[\w.-]+$/))).check(z.minLength(1)),
   clips: z
     .record(z.string(), z.tuple([ms, ms]))
-    .describe('words: where the clip begins in the recording, and how long it is'),
+    .check(z.describe('words: where the clip begins in the recording, and how long it is')),
 });
 
 /** What the voice pack holds. */
 export const voicePackSchema = z.strictObject({
-  rate: z.int().min(8000).max(48_000),
-  voices: z.array(voiceSchema).min(1),
+  rate: z.int().check(z.gte(8000), z.lte(48_000)),
+  voices: z.array(voiceSchema).check(z.minLength(1)),
 });
 export type VoicePack = z.infer<typeof voicePackSchema>;
 export type Voice = VoicePack['voices'][number];
@@ -38,70 +39,66 @@ export interface Spoken {
 }
 
 /** Silence between clips, at a comma, and at a full stop or colon (house values). */
-const pauses = { word: 20, comma: 130, stop: 260 } as const;
+const pauses: Readonly<Record<Sign, Milliseconds>> = { '': 20, ',': 130, '.': 260 };
 /** Longest run of words that is one clip. */
 const longestClip = 12;
 
-/** Words between the signs that part them, as clips are named (small letters, numbers as words), with the pause behind them. `segmentsOf('Rest. Water')` */
-export function segmentsOf(words: string): { readonly words: readonly string[]; readonly pause: Milliseconds }[] {
-  return [...words.matchAll(/([^,.:;!?·]+)([,.:;!?·]*)/g)]
-    .map(([, text = '', sign = '']) => ({
-      words: text
-        .toLowerCase()
-        .replace(/\d+/g, (figures) => ` ${numberWord(Number(figures))} `)
-        .replace(/[^\p{L}\p{N} ]+/gu, ' ')
-        .split(/\s+/)
-        .filter(Boolean),
-      pause: sign.startsWith(',') ? pauses.comma : pauses.stop,
-    }))
-    .filter((segment) => segment.words.length > 0);
+/** Words as clips are named: small letters, numbers as words. `clipWords('Round 2')` → `["round", "two"]` */
+export function clipWords(words: string): readonly string[] {
+  return words
+    .toLowerCase()
+    .replace(/\d+/g, (figures) => ` ${numberWord(Number(figures))} `)
+    .replace(/[^\p{L}\p{N} ]+/gu, ' ')
+    .split(/\s+/)
+    .filter(Boolean);
 }
 
 /**
- * Puts words together from a voice's clips, the longest that match first, with pauses where signs stand.
- * @example assemble('one, two body', voice).clips.map(({ words }) => words) // ['one', 'two body']
+ * Puts a saying together from a voice's clips, the longest that match first, with pauses where its signs stand.
+ * @example assemble(sayCombination(combination), voice).clips.map(({ words }) => words) // ['one', 'two body']
  */
-export function assemble(words: string, voice: Voice): Spoken {
+export function assemble(saying: Saying, voice: Voice): Spoken {
   const clips: Clip[] = [];
   const missing: string[] = [];
   let at = 0;
   let pause = 0;
-  for (const segment of segmentsOf(words)) {
-    for (let index = 0; index < segment.words.length;) {
-      let length = Math.min(longestClip, segment.words.length - index);
-      const text = (): string => segment.words.slice(index, index + length).join(' ');
+  for (const chunk of chunksOf(saying)) {
+    const named = clipWords(chunk.words);
+    for (let index = 0; index < named.length;) {
+      let length = Math.min(longestClip, named.length - index);
+      const text = (): string => named.slice(index, index + length).join(' ');
       while (length > 1 && !Object.hasOwn(voice.clips, text())) length -= 1;
       const clip = Object.hasOwn(voice.clips, text()) ? voice.clips[text()] : undefined;
       if (clip) {
         at += pause;
         clips.push({ words: text(), from: clip[0], ms: clip[1], at });
         at += clip[1];
-        pause = pauses.word;
+        pause = pauses[''];
       } else missing.push(text());
       index += length;
     }
-    pause = segment.pause;
+    if (named.length > 0) pause = pauses[chunk.sign];
   }
   // Somebody else may say it all, so it gets the time that takes.
-  return { clips, ms: missing.length > 0 ? Math.max(at, spokenLength(words)) : at, missing };
+  return { clips, ms: missing.length > 0 ? Math.max(at, spokenLength(saying.say)) : at, missing };
 }
 
-const lengths = new WeakMap<Voice, (words: string) => Milliseconds>();
+const lengths = new WeakMap<Voice, (saying: Saying) => Milliseconds>();
 
-/** Time that words take in a voice; by the speaking rate where a word has no clip. `lengthIn(voice)('one, two')` → `745` */
-export function lengthIn(voice: Voice): (words: string) => Milliseconds {
-  const known = lengths.get(voice) ?? ((words: string): Milliseconds => assemble(words, voice).ms);
+/** Time that a saying takes in a voice; by the speaking rate where a word has no clip. `lengthIn(voice)(plain('one, two'))` → `745` */
+export function lengthIn(voice: Voice): (saying: Saying) => Milliseconds {
+  const known = lengths.get(voice) ?? ((saying: Saying): Milliseconds => assemble(saying, voice).ms);
   lengths.set(voice, known);
   return known;
 }
 
 /** The clips of a call from its beginning; parts keep their own time and are cut where the next begins, the last where the call ends. */
 export function clipsOfCall(
-  call: { readonly say: string; readonly ms: Milliseconds; readonly parts?: readonly Part[] },
+  call: Saying & { readonly ms: Milliseconds; readonly parts?: readonly Part[] },
   voice: Voice,
 ): Spoken {
-  if (!call.parts) return assemble(call.say, voice);
-  const spoken = call.parts.map((part) => ({ part, said: assemble(part.say, voice) }));
+  if (!call.parts) return assemble(call, voice);
+  const spoken = call.parts.map((part) => ({ part, said: assemble(part, voice) }));
   const missing = spoken.flatMap(({ said }) => said.missing);
   const clips = spoken.flatMap(({ part, said }, index) => {
     const next = call.parts?.[index + 1]?.at ?? call.ms;

@@ -1,17 +1,27 @@
+import type { KickSchool } from '../mechanics/seams';
 import type { BagNature } from './kinds';
 import type { Level } from './kind-names';
 import type { Access } from './own-kind';
 
-/** Where coaches disagree about bags (trade page, section 13). */
+/** Where coaches disagree (trade page, section 13). */
 export interface Schools {
+  /** Which leg is drilled after a hand. */
+  readonly kick: KickSchool;
   /** What brings a ball back after a hook: a rear straight, or another hook or a back fist of the same hand. */
   readonly afterHook: 'rear straight' | 'same hand';
   /** Body shots on the double-end: none, or at the lower cord. */
   readonly bodyOnDoubleEnd: 'none' | 'lower cord';
+  /** Kicks, knees, elbows and holds on a ball between cords, and elbows on the speed bag. */
+  readonly ballTricks: boolean;
 }
 
 /** The defaults of section 13. */
-export const usualSchools: Schools = { afterHook: 'rear straight', bodyOnDoubleEnd: 'none' };
+export const usualSchools: Schools = {
+  kick: 'opposite',
+  afterHook: 'rear straight',
+  bodyOnDoubleEnd: 'none',
+  ballTricks: false,
+};
 
 /** Who works on a bag and how it hangs. */
 export interface Conditions {
@@ -33,7 +43,8 @@ export function natureHere(nature: BagNature, { schools, access, lowKicks }: Con
   const body = nature.bodyBySchool && schools?.bodyOnDoubleEnd === 'lower cord' && !nature.targets.includes('body');
   const low = lowKicks === false && nature.targets.includes('leg');
   const still = access === 'quarter' && !nature.noCircling;
-  if (!body && !low && !still) return nature;
+  const tricks = schools?.ballTricks === true && nature.tricks.length > 0;
+  if (!body && !low && !still && !tricks) return nature;
   return {
     ...nature,
     targets: body
@@ -42,5 +53,6 @@ export function natureHere(nature: BagNature, { schools, access, lowKicks }: Con
         ? nature.targets.filter((each) => each !== 'leg')
         : nature.targets,
     ...(still ? { noCircling: true } : {}),
+    ...(tricks ? { families: [...new Set([...nature.families, ...nature.tricks])] } : {}),
   };
 }

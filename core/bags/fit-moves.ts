@@ -1,17 +1,12 @@
-import { moveKind } from '../moves/catalogue';
+import { kindNamed, moveKind } from '../moves/catalogue';
 import type { Target } from '../moves/kind';
 import { familyOf, fullMoveName, move, type Move } from '../moves/move';
-import type { Item, Slot, SlotKind } from '../notation/combination';
+import type { Item, Slot } from '../notation/combination';
+import { isStrikeSlot, type SlotKind } from '../notation/slot-kinds';
 import type { BagNature } from './kinds';
 
 /** Reasons, each said once. */
 export type Reasons = Set<string>;
-
-const kickAtBody: Partial<Record<Move['id'], Move['id']>> = {
-  'low-kick': 'body-kick',
-  'inside-low-kick': 'body-kick',
-  'head-kick': 'body-kick',
-};
 
 /** The target that is taken instead: the body where it can be, else the head, else what there is. */
 function goalOn(nature: BagNature): Target {
@@ -22,7 +17,7 @@ function goalOn(nature: BagNature): Target {
 function reaim(given: Move, nature: BagNature, reasons: Reasons): Move {
   if (given.target === null || nature.targets.includes(given.target)) return given;
   const goal = goalOn(nature);
-  const id = goal === 'leg' ? given.id : (kickAtBody[given.id] ?? given.id);
+  const id = goal === 'leg' ? given.id : (kindNamed(moveKind(given.id).heights?.[goal])?.id ?? given.id);
   const moved: Move = { ...given, id, target: goal };
   reasons.add(
     `${fullMoveName(given)}: the ${nature.name} bag takes nothing to the ${given.target}; to the ${goal} instead`,
@@ -56,9 +51,13 @@ function replace(given: Move, nature: BagNature, reasons: Reasons): Move {
 }
 
 function fitMove(given: Move, nature: BagNature, reasons: Reasons): Move {
-  if (nature.noCircling && given.id === 'circle') {
+  if (nature.noCircling && moveKind(given.id).circles) {
     reasons.add(`circle: no room to walk round the ${nature.name} bag here; a change of angle instead`);
     return { ...given, id: 'angle-out' };
+  }
+  if (familyOf(given) === 'hold' && !nature.families.includes('hold')) {
+    reasons.add(`${fullMoveName(given)}: nothing to take hold of on the ${nature.name} bag; a cover instead`);
+    return move('cover');
   }
   // A feint hits nothing, so any bag takes it; defences and steps neither.
   if (given.target === null || given.feint) return given;
@@ -72,6 +71,7 @@ function fitMove(given: Move, nature: BagNature, reasons: Reasons): Move {
 }
 
 function takesSlot(of: SlotKind, nature: BagNature): boolean {
+  if (!isStrikeSlot(of)) return true;
   const punches = nature.families.includes('punch') && nature.targets.some((target) => target !== 'leg');
   if (of === 'body') return punches && nature.targets.includes('body');
   if (of === 'kicks') return nature.families.includes('kick');
@@ -83,7 +83,13 @@ function fitSlot(slot: Slot, nature: BagNature, reasons: Reasons): Item {
   if (of !== slot.of)
     reasons.add(`any ${slot.of}: not on the ${nature.name} bag; ${of ? `any ${of}` : 'a held beat'} instead`);
   if (!of) return move('wait');
-  return { ...slot, of, ...(slot.end ? { end: fitMove(slot.end, nature, reasons) } : {}) };
+  const { force, ...soft } = slot;
+  if (force && nature.powerCapped) reasons.add(`any hard ${of}: power is capped on the ${nature.name} bag`);
+  return {
+    ...(nature.powerCapped ? soft : slot),
+    of,
+    ...(slot.end ? { end: fitMove(slot.end, nature, reasons) } : {}),
+  };
 }
 
 /** An item with every strike re-aimed, replaced or softened as a bag needs it; itself where it fits. */

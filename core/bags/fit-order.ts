@@ -1,5 +1,6 @@
 import { insertAfter } from '../mechanics/edit';
 import { unfold, type Step } from '../mechanics/steps';
+import { moveKind } from '../moves/catalogue';
 import { isStrike, move, type Move } from '../moves/move';
 import { fullTurn, limits, unfoldedLength, type Combination } from '../notation/combination';
 import type { Schools } from './conditions';
@@ -30,18 +31,19 @@ function wildHooks(afterHook: Schools['afterHook'], nature: BagNature): Watch {
   let wild: { readonly hook: Move; readonly path: readonly number[] } | null = null;
   const fillerFor = (hook: Move): Move => {
     if (afterHook === 'rear straight') return { ...move('cross'), target };
-    return hook.side === 'lead' && target === 'head' ? move('back-fist') : { ...hook };
+    if (hook.side === 'lead' && target === 'head') return move('back-fist');
+    return moveKind(hook.id).bringsBack ? { ...hook } : move('hook', hook.side ?? 'rear', target);
   };
   const bringsBack = (strike: Move | null, hook: Move): boolean =>
     afterHook === 'rear straight'
-      ? strike?.id === 'cross'
-      : (strike?.id === 'hook' || strike?.id === 'back-fist') && strike.side === hook.side;
+      ? strike !== null && strike.side === 'rear' && moveKind(strike.id).shape === 'straight'
+      : strike !== null && moveKind(strike.id).bringsBack && strike.side === hook.side;
   return (step) => {
     const strike = step ? strikeOf(step) : null;
     if (step && !strike && !hasSlot(step)) return null;
     const before = wild;
     const back = before !== null && bringsBack(strike, before.hook);
-    wild = step && strike?.id === 'hook' && !back ? { hook: strike, path: step.path } : null;
+    wild = step && strike && moveKind(strike.id).wild && !back ? { hook: strike, path: step.path } : null;
     return before && !back ? { path: before.path, filler: fillerFor(before.hook) } : null;
   };
 }

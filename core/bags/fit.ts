@@ -1,9 +1,13 @@
+import { insertAfter } from '../mechanics/edit';
+import { moveKind } from '../moves/catalogue';
+import { familyOf, move } from '../moves/move';
 import type { Combination } from '../notation/combination';
 import { natureHere, usualSchools, type Conditions } from './conditions';
 import { drillFor } from './drills';
 import { shortenTo, strikesIn } from './fit-length';
 import { fitItem, type Reasons } from './fit-moves';
 import { fitOrder } from './fit-order';
+import { withoutNewSeams } from './fit-seams';
 import { bagNatures, type BagNature } from './kinds';
 import type { BagKind } from './kind-names';
 
@@ -16,6 +20,14 @@ export interface BagFit {
   readonly reasons: readonly string[];
   /** The combination with the smallest changes that fit; null where none can be written as moves. */
   readonly adapted: Combination | null;
+  /** What might be done besides, although it fits as it is. */
+  readonly offers: readonly Offer[];
+}
+
+/** A change that would help and is not needed. */
+export interface Offer {
+  readonly what: string;
+  readonly combination: Combination;
 }
 
 interface Ordered {
@@ -44,13 +56,46 @@ function orderAndShorten(aimed: Combination, nature: BagNature, here: Conditions
 
 function unfit(nature: BagNature, combination: Combination, reason: string): BagFit {
   const drill = drillFor(combination, nature);
-  return { bag: nature.name, verdict: 'unfit', reasons: [reason, `instead: ${drill.words}`], adapted: null };
+  return {
+    bag: nature.name,
+    verdict: 'unfit',
+    reasons: [reason, `instead: ${drill.words}`],
+    adapted: null,
+    offers: [],
+  };
+}
+
+/** Re-aimed, ordered and shortened as the bag needs it; null where it gets too long to follow. */
+function fitted(combination: Combination, nature: BagNature, here: Conditions): Ordered | null {
+  const reasons: Reasons = new Set();
+  const aimed = { ...combination, items: combination.items.map((item) => fitItem(item, nature, reasons)) };
+  const most = here.level ? (nature.longest?.[here.level] ?? Infinity) : Infinity;
+  const ordered = orderAndShorten(aimed, nature, here, most);
+  return ordered && { combination: ordered.combination, reasons: new Set([...reasons, ...ordered.reasons]) };
+}
+
+/** After a hard straight a ball between cords is steadied by a cover or a parry (trade page, section 7). */
+function offersFor(combination: Combination, nature: BagNature): Offer[] {
+  if (!nature.wildAfterHooks) return [];
+  const { items } = combination;
+  const at = items.findIndex((item, index) => {
+    const next = items[index + 1];
+    const hard = item.kind === 'move' && item.force === 'hard' && moveKind(item.id).shape === 'straight';
+    return hard && !(next?.kind === 'move' && familyOf(next) === 'defence');
+  });
+  const strike = items[at];
+  if (strike?.kind !== 'move') return [];
+  return (['cover', 'parry'] as const).map((id) => ({
+    what: `a ${moveKind(id).name} after the hard ${moveKind(strike.id).name} steadies the ball`,
+    combination: insertAfter(combination, [at], move(id)),
+  }));
 }
 
 /**
  * Matches a combination with a bag: a built-in kind by its name, or any nature. Power and steps round a combination are
- * cues, never a misfit, unless a strike is marked hard where power is capped. Adapting what fits changes nothing, and
- * adapting twice equals once. What cannot be adapted offers a drill of that bag with the same theme.
+ * cues, never a misfit, unless a strike is marked hard where power is capped. Adapting what fits changes nothing, adapting
+ * twice equals once, and nothing sticks in an adapted combination that did not stick before. What cannot be adapted offers a
+ * drill of that bag with the same theme.
  * @example fitToBag(combination, 'double-end').verdict // "adapt" for `1 2 3b`
  */
 export function fitToBag(combination: Combination, bag: BagKind | BagNature, here: Conditions = {}): BagFit {
@@ -59,12 +104,18 @@ export function fitToBag(combination: Combination, bag: BagKind | BagNature, her
     return unfit(nature, combination, `numbered combinations become rhythms on the ${nature.name} bag`);
   if (nature.targets.length === 0)
     return unfit(nature, combination, `nothing on the ${nature.name} bag here can be reached`);
-  const reasons: Reasons = new Set();
-  const aimed = { ...combination, items: combination.items.map((item) => fitItem(item, nature, reasons)) };
-  const most = here.level ? (nature.longest?.[here.level] ?? Infinity) : Infinity;
-  const ordered = orderAndShorten(aimed, nature, here, most);
-  if (!ordered) return unfit(nature, combination, `too long for the ${nature.name} bag: take a part of it`);
-  const all = [...reasons, ...ordered.reasons];
-  if (all.length === 0) return { bag: nature.name, verdict: 'fits', reasons: [], adapted: null };
-  return { bag: nature.name, verdict: 'adapt', reasons: all, adapted: ordered.combination };
+  const found = fitted(combination, nature, here);
+  if (!found) return unfit(nature, combination, `too long for the ${nature.name} bag: take a part of it`);
+  if (found.reasons.size === 0)
+    return {
+      bag: nature.name,
+      verdict: 'fits',
+      reasons: [],
+      adapted: null,
+      offers: offersFor(combination, nature),
+    };
+  const fits = (changed: Combination): boolean => fitted(changed, nature, here)?.reasons.size === 0;
+  const adapted = withoutNewSeams(combination, found.combination, fits, found.reasons);
+  if (!adapted) return unfit(nature, combination, `what fits the ${nature.name} bag of it does not flow`);
+  return { bag: nature.name, verdict: 'adapt', reasons: [...found.reasons], adapted, offers: [] };
 }

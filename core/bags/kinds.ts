@@ -5,10 +5,24 @@ import { strikeFamilies, type OwnBag } from './own-kind';
 /** What a kind of bag can take; the matcher knows nothing else of it. */
 export interface BagNature {
   readonly name: string;
+  /** As it is said behind "on the". */
+  readonly spoken: string;
   /** Targets that can be hit on it. */
   readonly targets: readonly Target[];
-  /** Families of strikes that it takes. */
+  /** Families of strikes and holds that it takes. */
   readonly families: readonly Family[];
+  /** Families that it takes besides where the coach's school allows tricks. */
+  readonly tricks: readonly Family[];
+  /** What is struck: nothing on a free floor, something that a partner holds, or a thing with edges of its own. */
+  readonly body: 'none' | 'held' | 'thing';
+  /** Whether hands are gloved for it. */
+  readonly gloves: boolean;
+  /** Whether it hangs and swings in, so that nobody walks straight into it. */
+  readonly hangs: boolean;
+  /** Whether it is a small ball, whose middle belongs at chin height. */
+  readonly ball: boolean;
+  /** How far it is measured on the bench, and drawn: as a swinging bag, a ball between cords, a pear under a board. */
+  readonly measured: 'pendulum' | 'cords' | 'rebounds' | null;
   /** Hard shots are softened. */
   readonly powerCapped?: boolean | undefined;
   /** A hook sends it sideways, so that what follows must bring it back. */
@@ -28,8 +42,10 @@ export interface BagNature {
 }
 
 const allTargets: readonly Target[] = ['head', 'body', 'leg'];
-const big = { targets: allTargets, families: strikeFamilies };
-const small = { targets: ['head'], families: ['punch'] } as const;
+const held: readonly Family[] = [...strikeFamilies, 'hold'];
+const plain = { body: 'thing', tricks: [], gloves: true, hangs: false, ball: false, measured: null } as const;
+const big = { ...plain, targets: allTargets, families: held };
+const small = { ...plain, targets: ['head'], families: ['punch'] } as const;
 
 /**
  * The kinds of bag and what they take (trade page, section 7; common practice, no source; the longest useful
@@ -38,21 +54,28 @@ const small = { targets: ['head'], families: ['punch'] } as const;
 export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   shadow: {
     name: 'shadow',
+    spoken: 'floor, shadow work',
     ...big,
+    body: 'none',
+    gloves: false,
     goodFor: 'footwork, full reach, defence, any strike',
     care: 'do not snap elbows or knees to full lock at speed',
   },
   heavy: {
     name: 'heavy',
+    spoken: 'heavy bag',
     ...big,
+    hangs: true,
+    measured: 'pendulum',
     longest: { beginner: 8, intermediate: 12, advanced: 20 },
     goodFor: 'power, body and head, all punches, kicks where it is long enough',
     care: 'never meet it square as it swings in: step round; wrist straight, fist closed; stay off the bag',
   },
   standing: {
     name: 'standing',
+    spoken: 'standing bag',
+    ...big,
     targets: ['head', 'body'],
-    families: strikeFamilies,
     powerCapped: true,
     longest: { beginner: 4, intermediate: 6, advanced: 8 },
     goodFor: 'long straights in ones to threes, a step in and out, circling both ways, level changes',
@@ -60,7 +83,11 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   'double-end': {
     name: 'double-end',
+    spoken: 'double-end ball',
     ...small,
+    tricks: ['kick', 'knee', 'elbow', 'hold'],
+    ball: true,
+    measured: 'cords',
     wildAfterHooks: true,
     bodyBySchool: true,
     longest: { beginner: 4, intermediate: 6, advanced: 10 },
@@ -69,7 +96,9 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   reflex: {
     name: 'reflex',
+    spoken: 'reflex ball',
     ...small,
+    ball: true,
     powerCapped: true,
     oneAtATime: true,
     longest: { beginner: 3, intermediate: 4, advanced: 6 },
@@ -78,28 +107,49 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   speed: {
     name: 'speed',
+    spoken: 'speed bag',
     ...small,
+    tricks: ['elbow'],
+    measured: 'rebounds',
     rhythm: 'triplets: three rebounds to a touch, lead and rear in turn, then runs of singles',
     goodFor: 'rhythm, by ear',
     care: 'straight touches, no downward blows: the board hurts',
   },
   pads: {
     name: 'pads',
+    spoken: 'pads',
+    ...big,
+    body: 'held',
     targets: ['head', 'body'],
-    families: strikeFamilies,
     goodFor: 'accuracy, distance, kicks and knees with a holder',
     care: 'nothing to the holder’s sternum or groin; elbows and wrists firm; kicks to the leg go to the body',
   },
 };
+
+/** Whether low kicks are a question of how low the thing hangs; on a free floor they go anywhere. `takesLowKicks(bagNatures.heavy)` → `true` */
+export function takesLowKicks(nature: BagNature | null): boolean {
+  return nature !== null && nature.body !== 'none' && nature.targets.includes('leg');
+}
 
 /** Whether a name is that of a built-in kind. `isBagKind('heavy')` → `true` */
 export function isBagKind(name: string): name is BagKind {
   return bagKinds.some((kind) => kind === name);
 }
 
-/** The nature behind a bag's name, of a built-in kind or of the coach's own; null where nobody made such a kind. */
+/**
+ * The nature behind a bag's name: of the coach's own kind where there is one, else of a built-in one; null where nobody
+ * made such a kind. A coach's own goes first, so that a kind that is built in later changes nobody's sheet.
+ */
 export function natureOf(name: string, own: readonly OwnBag[] = []): BagNature | null {
-  if (isBagKind(name)) return bagNatures[name];
   const found = own.find((bag) => bag.name.toLowerCase() === name.toLowerCase());
-  return found ? { ...found, goodFor: '', care: found.care ?? '' } : null;
+  if (!found) return isBagKind(name) ? bagNatures[name] : null;
+  const { holds = true, families, ...bag } = found;
+  return {
+    ...plain,
+    spoken: bag.name,
+    ...bag,
+    families: holds ? [...families, 'hold'] : families,
+    goodFor: '',
+    care: found.care ?? '',
+  };
 }

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import * as z from '../schemas';
 import type { families } from '../moves/kind';
 import { targets } from '../moves/kind';
 import { bagKinds } from './kind-names';
@@ -13,35 +13,48 @@ export const strikeFamilies = [
   'push',
 ] as const satisfies readonly (typeof families)[number][];
 
-const most = z.int().min(2).max(99);
+const most = z.int().check(z.gte(2), z.lte(99));
 
 /** A kind of bag that a coach has made from the same capabilities as the kinds that are built in. */
 export const ownBagSchema = z.strictObject({
   name: z
     .string()
-    .min(1)
-    .max(40)
-    .regex(/^[\p{L}\p{N}][\p{L}\p{N} ]*$/u, 'letters, figures and spaces only')
-    .refine(
-      (name) => !bagKinds.some((kind) => kind === name.toLowerCase()),
-      'this is the name of a kind that is there',
+    .check(
+      z.minLength(1),
+      z.maxLength(40),
+      z.regex(/^[\p{L}\p{N}][\p{L}\p{N} ]*$/u, 'letters, figures and spaces only'),
     ),
-  targets: z.array(z.enum(targets)).min(1).max(3).describe('what can be hit on it'),
-  families: z.array(z.enum(strikeFamilies)).min(1).max(6).describe('strikes that it takes'),
-  powerCapped: z.boolean().optional().describe('hard shots are softened'),
-  wildAfterHooks: z.boolean().optional().describe('a hook sends it sideways, so that something must bring it back'),
-  oneAtATime: z.boolean().optional().describe('it has to settle between two strikes'),
+  targets: z.array(z.enum(targets)).check(z.minLength(1), z.maxLength(3), z.describe('what can be hit on it')),
+  families: z.array(z.enum(strikeFamilies)).check(z.minLength(1), z.maxLength(6), z.describe('strikes that it takes')),
+  powerCapped: z.optional(z.boolean()).check(z.describe('hard shots are softened')),
+  wildAfterHooks: z
+    .optional(z.boolean())
+    .check(z.describe('a hook sends it sideways, so that something must bring it back')),
+  oneAtATime: z.optional(z.boolean()).check(z.describe('it has to settle between two strikes')),
   longest: z
-    .strictObject({ beginner: most, intermediate: most, advanced: most })
-    .optional()
-    .describe('most strikes of a useful combination'),
-  rhythm: z.string().min(1).max(400).optional().describe('numbered combinations become this instead'),
-  care: z.string().max(400).optional(),
+    .optional(z.strictObject({ beginner: most, intermediate: most, advanced: most }))
+    .check(z.describe('most strikes of a useful combination')),
+  holds: z.optional(z.boolean()).check(z.describe('hands can take hold of it; true unless told')),
+  rhythm: z
+    .optional(z.string().check(z.minLength(1), z.maxLength(400)))
+    .check(z.describe('numbered combinations become this instead')),
+  care: z.optional(z.string().check(z.maxLength(400))),
 });
 export type OwnBag = z.infer<typeof ownBagSchema>;
 
+/**
+ * Why a new kind cannot have a name, or null where it can. Only asked where a kind is made: one that was kept under the
+ * name of a kind that came later stays the coach's own.
+ * @example takenName('Heavy') // "this is the name of a kind that is there"
+ */
+export function takenName(name: string): string | null {
+  return bagKinds.some((kind) => kind === name.trim().toLowerCase())
+    ? 'this is the name of a kind that is there'
+    : null;
+}
+
 /** The name of a kind of bag: one that is built in, or one of the coach's own. */
-export const bagNameSchema = z.string().min(1).max(40);
+export const bagNameSchema = z.string().check(z.minLength(1), z.maxLength(40));
 
 /** How much of the circle round a bag is free. */
 export const accesses = ['all round', 'three quarters', 'half', 'quarter'] as const;

@@ -1,6 +1,6 @@
 import { bad, good, type Read } from '../fault';
 import type { Side } from '../moves/kind';
-import type { PerMinute, Seconds } from '../units';
+import type { Milliseconds, PerMinute, Seconds } from '../units';
 import { speedBagRate } from './bench/speed-bag';
 
 /** One touch of a rhythm: when, with which hand, and how many rebounds follow it. */
@@ -49,4 +49,64 @@ export function speedRhythm(rebounds: readonly number[], reboundsPerMinute: PerM
     at += 60 / rate.value;
   }
   return good({ touches, seconds: at });
+}
+
+/** A rhythm as it is drilled for a time. */
+export interface RhythmDrill {
+  /** Rebounds of the board after each touch: odd, or 0 for a soft touch that does not reach it. */
+  readonly row: readonly number[];
+  /** `turns` changes from row to row. */
+  readonly hand: 'lead' | 'rear' | 'turns';
+  /** How often the last number of the row stands, from the first equal share of the time to the last. */
+  readonly grow: { readonly from: number; readonly to: number } | null;
+  readonly rebounds: PerMinute;
+  readonly ms: Milliseconds;
+}
+
+/** A touch of a drilled rhythm, from its beginning. */
+export interface RhythmTouch {
+  readonly at: Milliseconds;
+  readonly side: Side;
+  readonly rebounds: number;
+}
+
+/** Rebounds of a usual board where nobody counted them, and how long a soft touch takes (house values, trade page, section 7). */
+export const usualRebounds: PerMinute = 300;
+const softTouchMs: Milliseconds = 500;
+
+/** Rows of one share of a drill, laid out until no whole touch fits any more. */
+function shareTouches(
+  row: readonly number[],
+  { hand, rebounds }: RhythmDrill,
+  from: Milliseconds,
+  ms: Milliseconds,
+): RhythmTouch[] {
+  const out: RhythmTouch[] = [];
+  let at = 0;
+  for (let index = 0; ; index += 1) {
+    const count = row[index % row.length] ?? 1;
+    const length = count === 0 ? softTouchMs : (count * 60_000) / rebounds;
+    // A touch that ends with the time is one that fits, whatever the fractions come to.
+    if (at + length > ms + 1e-6) return out;
+    const rear = hand === 'turns' ? Math.floor(index / row.length) % 2 === 1 : hand === 'rear';
+    out.push({ at: from + at, side: rear ? 'rear' : 'lead', rebounds: count });
+    at += length;
+  }
+}
+
+/**
+ * The touches of a rhythm drill: whole touches that fit, row after row without a breath; where it grows, each equal share of
+ * the time repeats the last number of the row once more.
+ * @example rhythmTouches({ row: [3, 3, 1], hand: 'lead', grow: null, rebounds: 300, ms: 60_000 }).length // 128
+ */
+export function rhythmTouches(drill: RhythmDrill): RhythmTouch[] {
+  const { row, grow, ms } = drill;
+  const last = row.at(-1);
+  if (last === undefined || !(drill.rebounds > 0)) return [];
+  if (!grow) return shareTouches(row, drill, 0, ms);
+  const shares = Math.max(1, grow.to - grow.from + 1);
+  return Array.from({ length: shares }, (_, at) => {
+    const grown = [...row.slice(0, -1), ...Array.from({ length: grow.from + at }, () => last)];
+    return shareTouches(grown, drill, (at * ms) / shares, ms / shares);
+  }).flat();
 }

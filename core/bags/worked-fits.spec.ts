@@ -1,3 +1,4 @@
+import { usualSchools } from './conditions';
 import { readCombination } from '../notation/read';
 import { writeCombination } from '../notation/write';
 import type { Conditions } from './conditions';
@@ -82,13 +83,13 @@ describe('worked fits: families that a ball does not take become the straight of
 describe('worked fits: what must follow', () => {
   check([
     ['double-end', '3', '3 2'],
-    ['double-end', '4', '4 2'],
-    ['double-end', '3 4', '3 2 4 2'],
+    ['double-end', '4', '4 sl 2'],
+    ['double-end', '3 4', '3 2 sl 4 sl 2'],
     ['double-end', '1 3 sl', '1 3 2 sl'],
     ['double-end', '3 sl 2', 'fits'],
     ['double-end', '3 any 2', '3 2 any 2'],
     ['double-end', '3 ro 2 3', '3 ro 2 3 2'],
-    ['double-end', '[3 / 4] 1', '[3 2 / 4 2] 1'],
+    ['double-end', '[3 / 4] 1', '[3 2 / 4 sl 2] 1'],
     ['double-end', '(3)x3', '(3 2)x3'],
     ['reflex', '1 1', '1 wait 1'],
     ['reflex', '(1 2)x2', '(1 wait 2 wait)x2'],
@@ -142,13 +143,13 @@ describe('worked fits: schools, access, a bag that ends high', () => {
     [
       ['double-end', '1 2b 3b', '1 2b 3b bf'],
       ['double-end', '3 3', 'fits'],
-      ['double-end', '3 4', '3 bf 4 4'],
+      ['double-end', '3 4', '3 bf 4 sl 4'],
       ['double-end', '3 bf 1', 'fits'],
       ['heavy', 'lk ci', 'bk ang'],
       ['heavy', '1 piv 2', 'fits'],
     ],
     {
-      schools: { afterHook: 'same hand', bodyOnDoubleEnd: 'lower cord' },
+      schools: { ...usualSchools, afterHook: 'same hand', bodyOnDoubleEnd: 'lower cord' },
       access: 'quarter',
       lowKicks: false,
     },
@@ -174,6 +175,7 @@ describe('what a combination trains', () => {
       const read = readCombination(typed);
       if (!read.ok) throw new Error(read.fault.what);
       expect(themesOf(read.value)[0]).toBe(theme);
+      expect(Object.values(bagNatures).length).toBeGreaterThan(0);
       for (const nature of Object.values(bagNatures))
         expect(drillFor(read.value, nature).words.length).toBeGreaterThan(5);
     });
@@ -194,7 +196,7 @@ describe('kinds of the coach’s own', () => {
     const nature = natureOf('Tyre', [tyre]);
     if (!read.ok || !nature) throw new Error('unread');
     const { adapted } = fitToBag(read.value, nature);
-    expect(adapted && writeCombination(adapted)).toBe('1b 2b bk lk');
+    expect(adapted && writeCombination(adapted)).toBe('1b 2b bk ck lk');
     const rhythm = natureOf('Rope', [rope]);
     expect(rhythm && fitToBag(read.value, rhythm).reasons[1]).toContain('swing and touch');
   });

@@ -3,7 +3,7 @@ import { readCombination } from '../notation/read';
 import { writeCombination } from '../notation/write';
 import { mergedEntries, previewMerge, usualChoice } from './merge';
 import { bookParts, partWord } from './parts';
-import type { BookEntry } from './schema';
+import type { BookEntry } from '../sheet/book';
 import { bookRow, suits, type BookFilter } from './search';
 
 const entry = (id: string, text: string, more: Partial<BookEntry> = {}): BookEntry => ({

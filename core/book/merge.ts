@@ -1,4 +1,4 @@
-import type { BookEntry } from './schema';
+import type { BookEntry } from '../sheet/book';
 
 /** What becomes of one entry of somebody else's book. */
 export interface MergeRow {

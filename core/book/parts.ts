@@ -2,8 +2,8 @@ import { formsOf } from '../notation/forms';
 import { partNameFault, type Parts } from '../notation/read';
 import type { Combination } from '../notation/combination';
 import { six } from '../moves/scheme';
-import { readStored } from '../session/stored';
-import type { BookEntry } from './schema';
+import { readStored } from '../notation/stored';
+import type { BookEntry } from '../sheet/book';
 
 /** The word by which an entry can be typed: its name's letters and digits. `Hose reel` → `hosereel` */
 export function partWord(name: string): string {

@@ -3,9 +3,9 @@ import { countByMove, countCombination, type Counts } from '../tally/counts';
 import { studyOf } from '../mechanics/study-of';
 import type { Combination } from '../notation/combination';
 import type { Seam } from '../mechanics/seams';
-import type { BagKind, Level } from '../session/schema';
-import { readStored } from '../session/stored';
-import type { BookEntry } from './schema';
+import { levels, type BagKind, type Level } from '../bags/kind-names';
+import { readStored } from '../notation/stored';
+import type { BookEntry } from '../sheet/book';
 
 /** An entry with everything that is derived from its moves. */
 export interface BookRow {
@@ -20,6 +20,8 @@ export interface BookRow {
   readonly stuck: readonly Seam[];
   /** Whether it ends in the other stance. */
   readonly turns: boolean;
+  /** All words that a search looks at, in small letters. */
+  readonly heap: string;
 }
 
 const remembered = new WeakMap<BookEntry, BookRow | null>();
@@ -38,12 +40,14 @@ function rowOf(entry: BookEntry, combination: Combination): BookRow {
   const studied = studyOf(combination, 'orthodox');
   const walks = studied.turns.map((turn) => turn.walk);
   const byMove = Object.entries(countByMove(combination)).sort((a, b) => b[1] - a[1]);
+  const trains = byMove.map(([name]) => name);
   return {
     entry,
     combination,
     counts: countCombination(combination),
     ms: studied.ms,
-    trains: byMove.map(([name]) => name),
+    trains,
+    heap: [entry.name, entry.text, entry.note, ...entry.tags, ...trains].join(' ').toLowerCase(),
     stuck: studied.turns.flatMap((turn) => turn.seams.filter((seam) => seam.stuck)),
     turns: walks.some((walk) => walk.end !== walk.start),
   };
@@ -65,8 +69,7 @@ export interface BookFilter {
   readonly flows?: boolean;
 }
 
-function holdsWords({ entry, trains }: BookRow, words: string): boolean {
-  const heap = [entry.name, entry.text, entry.note, ...entry.tags, ...trains].join(' ').toLowerCase();
+function holdsWords({ heap }: BookRow, words: string): boolean {
   return words
     .toLowerCase()
     .split(/\s+/)
@@ -84,4 +87,22 @@ export function suits(row: BookRow, filter: BookFilter): boolean {
   if (filter.level && entry.level && entry.level !== filter.level) return false;
   if (filter.stance && row.turns !== (filter.stance === 'turns')) return false;
   return !filter.flows || row.stuck.length === 0;
+}
+
+/** By what the book can be ordered. */
+export const bookOrders = ['name', 'punches', 'seconds', 'level'] as const;
+export type BookOrder = (typeof bookOrders)[number];
+
+const keys: Readonly<Record<BookOrder, (row: BookRow) => string | number>> = {
+  name: ({ entry }) => (entry.name || entry.text).toLowerCase(),
+  punches: ({ counts }) => counts.punches,
+  seconds: ({ ms }) => ms,
+  level: ({ entry }) => (entry.level ? levels.indexOf(entry.level) : -1),
+};
+
+/** The rows in another order, those that are alike as they stood. `sortBook(rows, 'punches', true)` */
+export function sortBook(rows: readonly BookRow[], by: BookOrder, down: boolean): readonly BookRow[] {
+  const keyed = rows.map((row) => ({ row, key: keys[by](row) }));
+  keyed.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0) * (down ? -1 : 1));
+  return keyed.map(({ row }) => row);
 }

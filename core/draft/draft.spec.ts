@@ -1,9 +1,11 @@
 import fc from 'fast-check';
-import { compile } from '../session/compile';
-import { findings } from '../session/findings/index';
-import { bagKinds, levels, sheetSchema } from '../session/schema';
-import { textsOf } from '../session/stages';
-import { draftKinds, draftSheet, type Wishes } from './draft';
+import { compile } from '../timeline/compile';
+import { findings } from '../findings/index';
+import { sheetSchema } from '../sheet/schema';
+import { draftKinds } from '../sheet/settings';
+import { bagKinds, levels } from '../bags/kind-names';
+import { textsOf } from '../timeline/stages';
+import { draftSheet, type Wishes } from './draft';
 
 const wishes: Wishes = { minutes: 30, level: 'beginner', kind: 'mixed', bag: 'heavy', goals: ['1 2 3b 2'] };
 

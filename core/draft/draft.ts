@@ -5,23 +5,18 @@ import { writeTempoText } from '../formats/tempo-text/write';
 import { exercisesFor, type Exercise } from '../library/exercises';
 import { isLegStrike, type Move } from '../moves/move';
 import type { Item } from '../notation/combination';
-import { exactClock, sayClock } from '../session/clock-text';
-import { fitToMinutes } from '../session/fit-minutes';
-import type { BagKind, Level, Sheet } from '../session/schema';
-import { stagesOf } from '../session/stages';
-import { readStored } from '../session/stored';
-import { compile } from '../session/compile';
+import { exactClock, sayClock } from '../clock-text';
+import { fitToMinutes } from '../adapting/fit-minutes';
+import type { Sheet } from '../sheet/schema';
+import type { DraftKind, DraftWishes } from '../sheet/settings';
+import type { Level } from '../bags/kind-names';
+import { stagesOf } from '../timeline/stages';
+import { readStored } from '../notation/stored';
+import { compile } from '../timeline/compile';
 import type { Milliseconds } from '../units';
 
-export const draftKinds = ['technique', 'conditioning', 'mixed'] as const;
-export type DraftKind = (typeof draftKinds)[number];
-
 /** What a coach wishes for. */
-export interface Wishes {
-  readonly minutes: number;
-  readonly level: Level;
-  readonly kind: DraftKind;
-  readonly bag: BagKind;
+export interface Wishes extends Readonly<DraftWishes> {
   /** Combinations to work towards, kept text; the draft picks some of its own where there are none. */
   readonly goals: readonly string[];
 }

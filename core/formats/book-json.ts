@@ -1,5 +1,5 @@
-import { bookFormat, bookSchema, bookVersion, type Book, type BookEntry } from '../book/schema';
-import { isEmptyPhrasebook, type Wordings } from '../calls/phrasebook';
+import { bookFormat, bookSchema, bookVersion, type Book, type BookEntry } from '../sheet/book';
+import { isEmptyPhrasebook, type Wordings } from '../sheet/calls';
 import { readCombination } from '../notation/read';
 import { writeCombination } from '../notation/write';
 import { sayFault } from '../fault';

@@ -1,5 +1,5 @@
-import * as z from 'zod';
-import { sheetFormat, sheetSchema, sheetVersion, type Sheet } from '../session/schema';
+import * as z from '../schemas';
+import { sheetFormat, sheetSchema, sheetVersion, type Sheet } from '../sheet/schema';
 
 /** A place in a file that is not as it should be. */
 export interface Problem {
@@ -23,7 +23,7 @@ export function sayPath(path: readonly PropertyKey[]): string {
 }
 
 /** Reads JSON text against a schema; a refusal names every path that is wrong. */
-export function readJson<T>(text: string, schema: z.ZodType<T>): FromFile<T> {
+export function readJson<T>(text: string, schema: z.ZodMiniType<T>): FromFile<T> {
   if (text.length > mostCharacters) return { ok: false, problems: [{ path: '', what: 'the file is far too large' }] };
   let data: unknown;
   try {
@@ -50,7 +50,7 @@ export function readVersioned<T>(
   text: string,
   format: string,
   version: number,
-  schema: z.ZodType<T>,
+  schema: z.ZodMiniType<T>,
   thing: string,
 ): FromFile<T> {
   const head = readJson(text, versioned);

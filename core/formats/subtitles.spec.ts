@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import webvtt from 'node-webvtt';
 import { parseSync } from 'subtitle';
-import { callTrack } from '../calls/track';
+import { scriptOf } from '../script/script';
 import { sessionTemplates } from '../library/templates';
-import { anySheet } from '../session/arbitrary-sheet.spec';
-import type { Sheet } from '../session/schema';
-import { readTempoText } from './tempo-text/index';
+import { anySheet } from '../sheet/arbitrary-sheet.spec';
+import type { Sheet } from '../sheet/schema';
+import { readTempoText } from './tempo-text/read';
 import { writeSrt, writeVtt } from './subtitles';
 
 interface Read {
@@ -28,13 +28,15 @@ const srt = (text: string): Read[] =>
 // Read by node-webvtt (strict) and subtitle, two parsers from the registry.
 describe('subtitles', () => {
   it('carry every call at its second, in both forms alike', () => {
+    expect(sessionTemplates.length).toBeGreaterThan(0);
     for (const { id, text } of sessionTemplates) {
       const { sheet } = readTempoText(text);
-      const { calls } = callTrack(sheet);
+      const { calls } = scriptOf(sheet);
       const read = vtt(writeVtt(sheet));
       expect(srt(writeSrt(sheet)))
         .withContext(id)
         .toEqual(read);
+      expect(calls.length).toBeGreaterThan(0);
       for (const call of calls)
         expect(
           read.some(
@@ -43,6 +45,7 @@ describe('subtitles', () => {
         )
           .withContext(`${id} ${call.at} ${call.say}`)
           .toBeTrue();
+      expect(read.length).toBeGreaterThan(1);
       read.slice(1).forEach(({ from }, at) => {
         expect(from).toBeGreaterThanOrEqual(read[at]?.to ?? 0);
       });
@@ -50,22 +53,27 @@ describe('subtitles', () => {
   });
 
   it('are read by both parsers whatever the sheet', () => {
+    let ran = 0;
     const check = (sheet: Sheet): void => {
-      const { calls } = callTrack(sheet);
+      const { calls } = scriptOf(sheet);
       const read = vtt(writeVtt(sheet));
       expect(read.map(({ from, to }) => [from, to])).toEqual(srt(writeSrt(sheet)).map(({ from, to }) => [from, to]));
       // Two calls less than a twentieth of a second apart share a subtitle's place; bells and counts may.
       expect(read.length).toBeLessThanOrEqual(calls.length);
       const moments = new Set(calls.map(({ at }) => at));
+      ran += read.length;
       for (const { from, to } of read) expect(moments.has(from) && to > from).toBeTrue();
     };
     fc.assert(fc.property(anySheet, check), { numRuns: 40 });
+    expect(ran).toBeGreaterThan(0);
   });
 
   it('hold words that the format would take for marks', () => {
     const { sheet } = readTempoText('round 1:00\n  1:00 "hands <b> & --> high"');
     expect(writeVtt(sheet)).toContain('hands &lt;b&gt; &amp; --&gt; high');
-    expect(srt(writeSrt(sheet)).some(({ text }) => text.includes('hands'))).toBeTrue();
+    expect(srt(writeSrt(sheet)).some(({ text }) => text.includes('hands ‹b› & --› high'))).toBeTrue();
+    const placed = readTempoText('round 1:00\n  1:00 "{\\\\an8} high <i>hands</i>"').sheet;
+    expect(writeSrt(placed)).not.toMatch(/[<{}]|-->[^\n]*[a-z]/);
     expect(vtt(writeVtt(readTempoText('').sheet))).toEqual([]);
   });
 });

@@ -1,6 +1,6 @@
-import { compile } from '../session/compile';
-import { callTrack, type CallTrack } from '../calls/track';
-import type { Sheet } from '../session/schema';
+import { compile } from '../timeline/compile';
+import { scriptOf, type Script } from '../script/script';
+import type { Sheet } from '../sheet/schema';
 import type { Milliseconds } from '../units';
 
 /** A cue's time. WebVTT parts thousandths by a point, SubRip by a comma. */
@@ -22,9 +22,10 @@ interface Cue {
 /** A blank line would end a subtitle in either form. */
 const oneLine = (words: string): string => words.replace(/\s+/g, ' ').trim();
 
-function cuesOf(sheet: Sheet, track: CallTrack): Cue[] {
+function cuesOf(sheet: Sheet, script: Script): Cue[] {
   // What is said at an open break has no place on the clock, so it is left out.
-  const all = [...track.calls].sort((a, b) => a.at - b.at);
+  // Nor has what consists of blanks alone, which some readers take for the end of a subtitle.
+  const all = script.calls.filter(({ say }) => oneLine(say) !== '').sort((a, b) => a.at - b.at);
   const end = compile(sheet).ms + leastShown;
   return all.flatMap((call, index): Cue[] => {
     const next = all[index + 1]?.at ?? end;
@@ -36,19 +37,26 @@ function cuesOf(sheet: Sheet, track: CallTrack): Cue[] {
 const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
 
 /**
+ * SubRip has no escapes: players take angle brackets for tags, braces for placing, and the arrow for times, so that letters
+ * that look alike stand in.
+ */
+const plainForSrt = (text: string): string =>
+  text.replaceAll('<', '‹').replaceAll('>', '›').replaceAll('{', '(').replaceAll('}', ')');
+
+/**
  * The calls of a session as WebVTT (W3C), so that a filmed session gets them as subtitles.
  * @example writeVtt(sheet).startsWith('WEBVTT')
  */
-export function writeVtt(sheet: Sheet, track: CallTrack = callTrack(sheet)): string {
-  const cues = cuesOf(sheet, track).map(
+export function writeVtt(sheet: Sheet, script: Script = scriptOf(sheet)): string {
+  const cues = cuesOf(sheet, script).map(
     ({ from, to, text }, at) => `${at + 1}\n${stamp(from, '.')} --> ${stamp(to, '.')}\n${escaped(text)}\n`,
   );
   return `WEBVTT\n\n${cues.join('\n')}`;
 }
 
 /** The same as SubRip text, which has no standard; read widely as numbered cues with a comma before thousandths. */
-export function writeSrt(sheet: Sheet, track: CallTrack = callTrack(sheet)): string {
-  return cuesOf(sheet, track)
-    .map(({ from, to, text }, at) => `${at + 1}\n${stamp(from, ',')} --> ${stamp(to, ',')}\n${text}\n`)
+export function writeSrt(sheet: Sheet, script: Script = scriptOf(sheet)): string {
+  return cuesOf(sheet, script)
+    .map(({ from, to, text }, at) => `${at + 1}\n${stamp(from, ',')} --> ${stamp(to, ',')}\n${plainForSrt(text)}\n`)
     .join('\n');
 }

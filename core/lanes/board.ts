@@ -1,8 +1,11 @@
-import { compile, type Timeline } from '../session/compile';
-import { passesOf, type Pass } from '../session/passes';
-import type { Sheet } from '../session/schema';
+import { compile } from '../timeline/compile';
+import type { Timeline } from '../timeline/leaf';
+import { passesOf, type Pass } from '../timeline/passes';
+import type { Sheet } from '../sheet/schema';
 import type { Milliseconds, SessionTime } from '../units';
-import { isOnLanes, lanesOf } from './lanes';
+import { isOnLanes } from '../timeline/bags-of';
+import { blockName } from '../timeline/names';
+import { lanesOf } from './lanes';
 import { rotate } from './rotation';
 
 /** Time a group needs to change lanes unless the sheet says another (house value). */
@@ -92,7 +95,7 @@ export function rotationBoard(sheet: Sheet, timeline: Timeline = compile(sheet))
       round: leaf?.round ?? 0,
       blockId: leaf?.blockId ?? '',
       at: pass.at,
-      label: leaf?.label.split(' · ').slice(0, 2).join(' · ') ?? '',
+      label: leaf ? blockName(leaf) : '',
       stations,
       changeOver,
     };

@@ -3,14 +3,14 @@ import { demoSheets } from '../../demo/sheets';
 import { readTempoText } from '../formats/tempo-text/read';
 import { writeTempoText } from '../formats/tempo-text/write';
 import { fitToBag } from '../bags/fit';
-import { readStored } from '../session/stored';
-import { compile } from '../session/compile';
-import { findings } from '../session/findings/index';
-import type { Sheet } from '../session/schema';
+import { readStored } from '../notation/stored';
+import { compile } from '../timeline/compile';
+import { findings } from '../findings/index';
+import type { Sheet } from '../sheet/schema';
 import { groupSizes, rotationBoard } from './board';
 import { chooseForLane, laneVersion, lanesOf, pieceLanes } from './lanes';
 import { holderCalls, pairUp } from './pads';
-import { forToday } from './today';
+import { forToday } from '../adapting/today';
 
 const lanesText = 'lane: heavy, 3 places, half\nlane: double-end, 3 places\nlane: shadow, 9 places\n';
 const sheetOf = (text: string): Sheet => readTempoText(text).sheet;
@@ -59,6 +59,7 @@ describe('lanes', () => {
 
   // Every demo combination on every lane's bag really fits once it is adapted.
   it('every demo sheet’s combinations fit each lane, or are a drill', () => {
+    expect(demoSheets.length).toBeGreaterThan(0);
     for (const sheet of demoSheets) {
       const lanes = lanesOf({
         ...sheet,
@@ -67,6 +68,7 @@ describe('lanes', () => {
           places: 2,
         })),
       });
+      expect(sheet.blocks.length).toBeGreaterThan(0);
       for (const block of sheet.blocks)
         for (const piece of block.pieces)
           for (const version of pieceLanes(piece, block, lanes)) {
@@ -84,6 +86,7 @@ describe('the rotation board', () => {
     const board = rotationBoard(threeRounds);
     expect(board?.groups).toEqual([3, 3, 3]);
     const rows = board?.turns.map(({ stations }) => stations.map(({ bag }) => bag)) ?? [];
+    expect(rows.length).toBeGreaterThan(0);
     for (const row of rows) expect(new Set(row).size).toBe(3);
     for (const at of [0, 1, 2]) expect(new Set(rows.map((row) => row[at])).size).toBe(3);
     expect(board?.turns.map(({ changeOver }) => changeOver)).toEqual([null, 30_000, 30_000]);
@@ -112,6 +115,7 @@ describe('the rotation board', () => {
   it('takes any number of groups; those that share a kind need the places of all', () => {
     const six = rotationBoard({ ...threeRounds, groups: 6, class: { people: 12 } });
     expect(six?.groups).toEqual([2, 2, 2, 2, 2, 2]);
+    expect((six?.turns ?? []).length).toBeGreaterThan(0);
     for (const { stations } of six?.turns ?? [])
       for (const kind of six?.kinds ?? []) expect(stations.filter(({ bag }) => bag === kind).length).toBe(2);
     expect(six?.missed).toEqual([]);
@@ -199,6 +203,7 @@ describe('today', () => {
       'lane change: soon',
       'lane: heavy, 2 places\nlane: heavy, 1 place',
     ];
+    expect(odd.length).toBeGreaterThan(0);
     for (const line of odd) expect(readTempoText(line).faults.length).withContext(line).toBe(1);
   });
 });

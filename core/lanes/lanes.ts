@@ -4,10 +4,12 @@ import { fitToBag, type BagFit } from '../bags/fit';
 import { natureOf, type BagNature } from '../bags/kinds';
 import type { Combination } from '../notation/combination';
 import { writeCombination } from '../notation/write';
-import type { Leaf } from '../session/compile';
-import type { Block, Piece, Sheet } from '../session/schema';
-import { goalTexts } from '../session/stages';
-import { readStored } from '../session/stored';
+import { isOnLanes } from '../timeline/bags-of';
+import { schoolsOf } from '../timeline/schools-of';
+import type { Leaf } from '../timeline/leaf';
+import type { Block, Piece, Sheet } from '../sheet/schema';
+import { goalTexts } from '../timeline/stages';
+import { readStored } from '../notation/stored';
 
 /** A kind of bag that is there, with what it takes as it hangs. */
 export interface Lane {
@@ -27,7 +29,7 @@ export function lanesOf(sheet: Sheet, schools?: Schools): Lane[] {
       bag,
       nature: natureOf(bag, sheet.ownBags),
       places,
-      conditions: { level: sheet.class.level, schools, access, lowKicks },
+      conditions: { level: sheet.class.level, schools: schoolsOf(sheet, schools), access, lowKicks },
     }));
 }
 
@@ -78,11 +80,6 @@ export function laneVersion(text: string, lane: Lane, chosen?: string): LaneVers
     return { bag, how: 'adapted', combination: fit.adapted, text: writeCombination(fit.adapted), reasons };
   if (fit.verdict === 'fits') return { bag, how: 'fits', combination: read.value, text, reasons };
   return { bag, how: 'drill', combination: null, text: drillFor(read.value, nature).words, reasons };
-}
-
-/** Whether a block's work is done on the lanes: rounds and shows that are not set to one bag. */
-export function isOnLanes(block: Block): boolean {
-  return (block.kind === 'round' || block.kind === 'show') && block.bag === undefined;
 }
 
 /** The versions of a piece, lane by lane; none where there are no lanes or nothing to match. A build is matched by its goal. */

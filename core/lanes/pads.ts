@@ -1,4 +1,5 @@
 import { unfold } from '../mechanics/steps';
+import { moveKind } from '../moves/catalogue';
 import { familyOf, fullMoveName, type Move } from '../moves/move';
 import type { Combination } from '../notation/combination';
 
@@ -34,10 +35,9 @@ function holdsFor(strike: Move): string {
   const high = strike.target === 'body' ? 'low in front of the ribs' : 'at head height';
   switch (familyOf(strike)) {
     case 'punch':
-      if (strike.id === 'hook' || strike.id === 'back-fist' || strike.id === 'overhand')
+      if (moveKind(strike.id).shape === 'turning')
         return `${strike.side} side pad turned in, ${high}, a small press against it`;
-      if (strike.id === 'uppercut' || strike.id === 'shovel-hook')
-        return `${strike.side} side pad facing down, ${high}`;
+      if (moveKind(strike.id).shape === 'rising') return `${strike.side} side pad facing down, ${high}`;
       return `${strike.side} side pad facing out, ${high}`;
     case 'elbow':
       return 'pad close to the shoulder, standing up, the other hand behind it';
@@ -53,30 +53,8 @@ function holdsFor(strike: Move): string {
 }
 
 function holderCall(given: Move): string | null {
-  switch (given.id) {
-    case 'check':
-      return `feed a light low kick to the ${given.side} leg, to be checked`;
-    case 'slip':
-      return 'feed a slow straight past the ear';
-    case 'roll':
-    case 'duck':
-      return 'swing a pad over the head';
-    case 'block':
-    case 'cover':
-      return 'touch the guard with a pad';
-    case 'parry':
-      return 'feed a slow jab';
-    case 'pull-back':
-      return 'feed a straight that falls short';
-    case 'step-in':
-      return 'give ground, one step back';
-    case 'step-out':
-      return 'follow, one step in';
-    default:
-      return familyOf(given) === 'feet' || familyOf(given) === 'conditioning' || familyOf(given) === 'wait'
-        ? null
-        : `${fullMoveName(given)}: ${holdsFor(given)}`;
-  }
+  const { holder } = moveKind(given.id);
+  return holder === 'pad' ? `${fullMoveName(given)}: ${holdsFor(given)}` : holder;
 }
 
 /**

@@ -31,13 +31,16 @@ const softToHard = (bag: 'double-end' | 'reflex', text: string, finish: string):
   ${finish}`;
 
 const speed = `round 2:00 "Five rebounds" on speed
-  1:00 easy "Soft touches"
-  1:00 easy "Fives"
+  1:00 rhythm 0 turns
+  1:00 rhythm 5 turns
 rest 0:30
-round 2:00 "Triplets and singles" on speed
-  1:00 "Triplets"
-  0:40 "Two triplets, four singles"
-  0:20 "Singles"`;
+round 2:00 "Triplets" on speed
+  1:00 rhythm 3 lead
+  1:00 rhythm 3 rear
+rest 0:30
+round 2:00 "Triplets and growing runs of singles" on speed
+  1:40 rhythm 3,3,1 turns grow 1-5
+  0:20 rhythm 1 turns`;
 
 /** Plans that fit one kind of bag (trade page, section 7; common practice, no source). A new one is a line here. */
 export const bagPlans: readonly BagPlan[] = [

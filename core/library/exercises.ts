@@ -1,4 +1,4 @@
-import type { Level } from '../session/schema';
+import type { Level } from '../bags/kind-names';
 import type { Milliseconds } from '../units';
 
 /** What a piece may need beside floor and shoes. */

@@ -1,8 +1,8 @@
 import { readTempoText } from '../formats/tempo-text/read';
 import { writeTempoText } from '../formats/tempo-text/write';
-import { compile } from '../session/compile';
-import { findings } from '../session/findings/index';
-import { buildKinds } from '../progressions/build';
+import { compile } from '../timeline/compile';
+import { findings } from '../findings/index';
+import { buildKinds } from '../progressions/kinds';
 import { clockFormats } from './clock-formats';
 import { exerciseNamed, exercises, exercisesFor } from './exercises';
 import { sessionTemplates } from './templates';
@@ -33,6 +33,7 @@ describe('the library', () => {
     expect(minutesOf(sessionTemplates[0]?.text ?? '')).toBe(10);
     expect(minutesOf(sessionTemplates.at(-1)?.text ?? '')).toBe(60);
     const all = sessionTemplates.map(({ text }) => text).join('\n');
+    expect(buildKinds.length).toBeGreaterThan(0);
     for (const kind of buildKinds) expect(all).toContain(`build ${kind}`);
     for (const kind of ['count', 'direction', 'go', 'learn then mirror', 'switch stance', 'goal', 'rest open'])
       expect(all).toContain(kind);
@@ -46,6 +47,7 @@ describe('the library', () => {
     expect(length('Shadow warm-up')).toBe(3 * 3 + 2 * 0.5);
     expect(length('Hard and easy')).toBe(6);
     expect(length('Core')).toBe(3.75);
+    expect(clockFormats.length).toBeGreaterThan(0);
     for (const { name, text } of clockFormats) {
       const { sheet, faults } = readTempoText(text);
       expect(faults).withContext(name).toEqual([]);

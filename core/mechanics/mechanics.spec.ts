@@ -84,6 +84,7 @@ describe('seams', () => {
   it('never costs less than nothing, and the seconds are moves and seams', () => {
     fc.assert(
       fc.property(anyCombination, (combination) => {
+        expect(study(combination).turns.length).toBeGreaterThan(0);
         for (const turn of study(combination).turns) {
           expect(turn.seams.length).toBe(turn.walk.steps.length);
           const last = onsets(turn).at(-1) ?? 0;
@@ -165,10 +166,13 @@ function stuckCount(studied: Study): number {
 
 describe('repairs', () => {
   it('each really removes the fault and brings no new one', () => {
+    let ran = 0;
     fc.assert(
       fc.property(anyCombination, (combination) => {
         const studied = study(combination);
+        expect(studied.turns.length).toBeGreaterThan(0);
         studied.turns.forEach((turn, index) => {
+          ran += turn.seams.filter((each) => each.stuck).length;
           for (const seam of turn.seams.filter((each) => each.stuck)) {
             const repairs = repairsFor(studied, index, seam);
             if (seam.level === 'warning') expect(repairs.length).toBeGreaterThan(0);
@@ -186,6 +190,7 @@ describe('repairs', () => {
       }),
       { numRuns: 400 },
     );
+    expect(ran).toBeGreaterThan(0);
   });
 
   it('puts a slip in or swaps a strike, smallest change first', () => {

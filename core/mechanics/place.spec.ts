@@ -44,6 +44,7 @@ describe('places on the staff', () => {
         const height = (each: { side: unknown; target: unknown }) =>
           staffPlaces.findIndex((place) => place.side === each.side && place.target === each.target);
         if (down?.target) expect(height(down)).toBeGreaterThan(height(given));
+        expect(staffPlaces.length).toBeGreaterThan(0);
         for (const place of staffPlaces) {
           const moved = moveAt(given, place);
           if (moved?.target) expect([moved.side, moved.target]).toEqual([place.side, place.target]);

@@ -1,4 +1,4 @@
-import { moveKind } from '../moves/catalogue';
+import { kindNamed, moveKind } from '../moves/catalogue';
 import type { Side, Target } from '../moves/kind';
 import { otherSide, type Move } from '../moves/move';
 
@@ -13,9 +13,6 @@ export const staffPlaces: readonly StaffPlace[] = (['lead', 'rear'] as const).fl
   (['head', 'body', 'leg'] as const).map((target) => ({ side, target })),
 );
 
-/** Kicks are named by their level: moving one up or down makes it the next kind. */
-const kickAt: Readonly<Record<Target, Move['id']>> = { leg: 'low-kick', body: 'body-kick', head: 'head-kick' };
-
 /**
  * The move as it would be at another place of the staff: the same strike on the other side or level, a kick of that
  * height, a defence to that side; null where there is no such move.
@@ -26,8 +23,8 @@ export function moveAt(given: Move, place: StaffPlace): Move | null {
   if (!sided) return null;
   if (given.target === null) return sided;
   if (moveKind(sided.id).targets.includes(place.target)) return { ...sided, target: place.target };
-  const kick = kickAt[place.target];
-  return Object.values(kickAt).includes(sided.id) ? { ...sided, id: kick, target: place.target } : null;
+  const there = kindNamed(moveKind(sided.id).heights?.[place.target]);
+  return there?.sides.includes(place.side) ? { ...sided, id: there.id, target: place.target } : null;
 }
 
 /** The next place up (-1) or down (1) the staff that a move can stand at, or null at the end. */

@@ -12,22 +12,42 @@ export interface Repair {
   readonly combination: Combination;
 }
 
+/** A way out with the study by which it was tried. */
+export interface TriedRepair extends Repair {
+  readonly studied: Study;
+}
+
 function stepKey(step: Step): string {
   return writeCombination({
     items: step.content.length === 2 ? [{ kind: 'pair', moves: step.content as readonly [Move, Move] }] : step.content,
   });
 }
 
+/** A stuck seam, with what stands on its two sides, so that it is known again in a changed combination. */
+export interface StuckSeam {
+  readonly key: string;
+  readonly turn: number;
+  readonly seam: Seam;
+}
+
+const stuck = new WeakMap<Study, readonly StuckSeam[]>();
+
+/** Every stuck seam of a study, worked out once. `stuckSeams(study(combination)).length` */
+export function stuckSeams(studied: Study): readonly StuckSeam[] {
+  let found = stuck.get(studied);
+  if (!found) {
+    found = studied.turns.flatMap(({ seams }, turn) =>
+      seams.flatMap((seam) => (seam.stuck ? [{ key: faultKey(studied, turn, seam), turn, seam }] : [])),
+    );
+    stuck.set(studied, found);
+  }
+  return found;
+}
+
 /** Counts each fault of all turns by what stands on its two sides. */
 function faultsOf(studied: Study): Map<string, number> {
   const faults = new Map<string, number>();
-  studied.turns.forEach((turn, index) => {
-    for (const seam of turn.seams) {
-      if (!seam.stuck) continue;
-      const key = faultKey(studied, index, seam);
-      faults.set(key, (faults.get(key) ?? 0) + 1);
-    }
-  });
+  for (const { key } of stuckSeams(studied)) faults.set(key, (faults.get(key) ?? 0) + 1);
   return faults;
 }
 
@@ -98,15 +118,20 @@ function mends(before: Map<string, number>, key: string, repaired: Study): boole
 }
 
 /**
- * Ways to mend one stuck seam of a study, smallest change first: a defence, check or step put in, or one strike
- * swapped. Each is tried out: in every one the fault is gone and no new one has come. Empty where the seam flows.
- * @example repairsFor(study(combination), 0, seam)[0].combination
+ * Ways to mend one stuck seam of a study, one by one as they are asked for, smallest change first: a defence, check or step
+ * put in, or one strike swapped. Each is tried out: in every one the fault is gone and no new one has come.
+ * @example repairsOf(study(combination), 0, seam).next().value
  */
-export function repairsFor(studied: Study, turn: number, seam: Seam, options: StudyOptions = {}): Repair[] {
+export function* repairsOf(
+  studied: Study,
+  turn: number,
+  seam: Seam,
+  options: StudyOptions = {},
+): Generator<TriedRepair, undefined> {
   const around = stepsAround(studied, turn, seam);
-  if (!around || !seam.stuck) return [];
+  if (!around || !seam.stuck) return;
   const b = leadingMove(around.after);
-  if (b.kind !== 'move') return [];
+  if (b.kind !== 'move') return;
   const { combination } = studied;
   const before = faultsOf(studied);
   const key = faultKey(studied, turn, seam);
@@ -118,11 +143,25 @@ export function repairsFor(studied: Study, turn: number, seam: Seam, options: St
     ...swaps(combination, around.before, seam.after + 1),
   ];
   const candidates = seam.verdict === 'step' ? [...stepping, ...reloading] : [...reloading, ...stepping];
-  const repairs: Repair[] = [];
   for (const { what, make } of candidates) {
     const mended = make();
-    if (repairs.length >= 4 || unfoldedLength(mended.items) > limits.moves) continue;
-    if (mends(before, key, study(mended, options))) repairs.push({ what, combination: mended });
+    if (unfoldedLength(mended.items) > limits.moves) continue;
+    const tried = study(mended, options);
+    if (mends(before, key, tried)) yield { what, combination: mended, studied: tried };
+  }
+}
+
+const mostRepairs = 4;
+
+/**
+ * The first four ways to mend a stuck seam; empty where the seam flows.
+ * @example repairsFor(study(combination), 0, seam)[0].combination
+ */
+export function repairsFor(studied: Study, turn: number, seam: Seam, options: StudyOptions = {}): Repair[] {
+  const repairs: Repair[] = [];
+  for (const { what, combination } of repairsOf(studied, turn, seam, options)) {
+    repairs.push({ what, combination });
+    if (repairs.length === mostRepairs) break;
   }
   return repairs;
 }

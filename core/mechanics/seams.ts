@@ -54,7 +54,7 @@ function holds(step: Step, test: (move: Move) => boolean): boolean {
 
 function isFootMove(move: Move): boolean {
   const family = familyOf(move);
-  return family === 'feet' || family === 'wait' || family === 'conditioning';
+  return family === 'feet' || family === 'wait' || family === 'conditioning' || family === 'hold';
 }
 
 function isOpen(content: Move | Slot | Freestyle): content is Slot | Freestyle {
@@ -63,17 +63,10 @@ function isOpen(content: Move | Slot | Freestyle): content is Slot | Freestyle {
 
 /** The side a defence winds up, or `either` (pull back, cover and check load neither more than the other). */
 function loadedBy(defence: Move): Side | 'either' {
-  switch (defence.id) {
-    case 'slip':
-    case 'roll':
-    case 'duck':
-      return defence.side ?? 'either';
-    case 'block':
-    case 'parry':
-      return defence.side === 'rear' ? 'lead' : 'rear';
-    default:
-      return 'either';
-  }
+  const { loads } = moveKind(defence.id);
+  if (loads === 'either' || defence.side === null) return 'either';
+  if (loads === 'own side') return defence.side;
+  return defence.side === 'rear' ? 'lead' : 'rear';
 }
 
 function legSeam(a: Move, b: Move): Judgement {
@@ -90,18 +83,19 @@ function legSeam(a: Move, b: Move): Judgement {
       ? reload(`the ${b.side} leg has to come down and wind up again`)
       : smooth('the other leg is free');
   }
-  if (a.id === 'check' && a.side === 'lead') {
+  if (moveKind(a.id).readiesLegs && a.side === 'lead') {
     const ready = b.side === 'rear' ? familyOf(b) === 'kick' || familyOf(b) === 'knee' : familyOf(b) === 'teep';
     return ready
       ? smooth('the checking leg comes back ready for it')
-      : needsStep(`after a lead check ${name} needs a small step first`, 'warning');
+      : needsStep(`after a lead ${moveKind(a.id).name} ${name} needs a small step first`, 'warning');
   }
   return smooth('a leg follows a defence freely');
 }
 
 function sameHand(a: Move, b: Move): Judgement {
-  if (b.id === 'back-fist' && a.id === 'hook') return smooth('the turn of the hook comes straight back');
-  if (a.target !== b.target || a.id === 'jab')
+  if (moveKind(b.id).takesBack?.includes(a.id))
+    return smooth(`the turn of the ${moveKind(a.id).name} comes straight back`);
+  if (a.target !== b.target || !moveKind(a.id).turnsHips)
     return {
       verdict: 'reload',
       cost: seamCost.double,
@@ -116,14 +110,14 @@ function handSeam(a: Move, b: Move): Judgement {
   if (isLegStrike(a) || familyOf(a) === 'push') return smooth(`the hips are even after the ${moveKind(a.id).name}`);
   if (familyOf(a) === 'defence') {
     const loaded = loadedBy(a);
-    if (b.id === 'jab') return smooth('the jab needs no winding up');
+    if (!moveKind(b.id).turnsHips) return smooth(`the ${moveKind(b.id).name} needs no winding up`);
     if (loaded === 'either' || loaded === b.side)
       return smooth(`the ${moveKind(a.id).name} loads the ${b.side ?? 'hitting'} side`);
     return reload(
       `the ${moveKind(a.id).name} loads the ${loaded} side, and ${fullMoveName(b)} comes from the ${b.side ?? 'other'} one`,
     );
   }
-  if (b.id === 'jab') return smooth('the jab may come at any time');
+  if (!moveKind(b.id).turnsHips) return smooth(`the ${moveKind(b.id).name} may come at any time`);
   if (a.side === b.side) return sameHand(a, b);
   return smooth('the turn of one side loads the other');
 }
@@ -140,7 +134,10 @@ function judge(before: WalkedStep, after: WalkedStep, apart: boolean): Judgement
       level: 'note',
     };
   // A pair that steps in carries its own step, which is what the rule asks for.
-  const stepsIn = holds(after.step, (move) => move.id === 'step-in');
+  const stepsIn = holds(
+    after.step,
+    (move) => isFootMove(move) && !move.feint && moveKind(move.id).distance === 'joins',
+  );
   if (apart && !stepsIn && b.kind === 'move' && !b.feint && moveKind(b.id).reach === 'close')
     return needsStep(`${fullMoveName(b)} needs a step in: the bag is out of reach here`, 'warning');
   if (isOpen(b)) return smooth('the athlete chooses what follows');

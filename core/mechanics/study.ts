@@ -1,5 +1,6 @@
 import { moveKind } from '../moves/catalogue';
-import type { Freestyle, Combination, Slot, SlotKind } from '../notation/combination';
+import type { Freestyle, Combination, Slot } from '../notation/combination';
+import { slotNature } from '../notation/slot-kinds';
 import { fullTurn } from '../notation/combination';
 import type { Move } from '../moves/move';
 import type { Milliseconds } from '../units';
@@ -26,18 +27,6 @@ export interface Study {
 /** One free strike a second at steady pace (house value, trade page, section 4). */
 export const freestyleMs: Milliseconds = 1000;
 
-/** Length of one slot move: the move's own table value, or the mean of the six punches where any will do. */
-const slotMs: Readonly<Record<SlotKind, Milliseconds>> = {
-  jabs: 300,
-  straights: 300,
-  hooks: 360,
-  uppercuts: 380,
-  body: 347,
-  punches: 347,
-  strikes: 347,
-  kicks: 750,
-};
-
 function contentMs(content: Move | Slot | Freestyle): Milliseconds {
   switch (content.kind) {
     case 'move':
@@ -46,9 +35,8 @@ function contentMs(content: Move | Slot | Freestyle): Milliseconds {
       return freestyleMs;
     case 'slot': {
       const middle = (content.least + content.most) / 2;
-      return content.end
-        ? (middle - 1) * slotMs[content.of] + moveKind(content.end.id).ms
-        : middle * slotMs[content.of];
+      const { ms } = slotNature(content.of);
+      return content.end ? (middle - 1) * ms + moveKind(content.end.id).ms : middle * ms;
     }
   }
 }

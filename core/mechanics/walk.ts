@@ -1,6 +1,6 @@
 import { moveKind } from '../moves/catalogue';
 import type { Side } from '../moves/kind';
-import { changesStance, familyOf, isLegStrike, isStrike, type Move } from '../moves/move';
+import { changesStance, type Move } from '../moves/move';
 import type { Freestyle, Slot } from '../notation/combination';
 import type { Step } from './steps';
 
@@ -47,14 +47,12 @@ function isMove(content: Content): content is Move {
   return content.kind === 'move';
 }
 
-/** Whether bag and hitter stand apart after a step: teep, push and `out` part them, `in` or an arriving strike joins them. */
+/** Whether bag and hitter stand apart after a step: some moves part them, some join them; a feint does neither. */
 function apartAfter(step: Step, before: boolean): boolean {
   const moves = step.content.filter(isMove);
-  const parts = (move: Move): boolean =>
-    !move.feint && (move.id === 'teep' || move.id === 'push' || move.id === 'step-out');
-  if (moves.some(parts)) return true;
-  const joins = (move: Move): boolean => move.id === 'step-in' || isStrike(move) || isLegStrike(move);
-  return moves.length < step.content.length || moves.some(joins) ? false : before;
+  const does = (distance: 'parts' | 'joins') => (move: Move) => !move.feint && moveKind(move.id).distance === distance;
+  if (moves.some(does('parts'))) return true;
+  return moves.length < step.content.length || moves.some(does('joins')) ? false : before;
 }
 
 /**
@@ -65,7 +63,7 @@ export function walk(steps: readonly Step[], start: Stance, startsApart = false)
   let stance = start;
   let apart = startsApart;
   const walked = steps.map((step): WalkedStep => {
-    const swaps = step.content.some((each) => isMove(each) && changesStance(each) && familyOf(each) === 'feet');
+    const swaps = step.content.some((each) => isMove(each) && changesStance(each));
     const here: WalkedStep = { step, stance, stanceAfter: swaps ? mirrorStance(stance) : stance, apart };
     stance = here.stanceAfter;
     apart = apartAfter(step, apart);

@@ -1,6 +1,6 @@
 import { formsOf } from '../notation/forms';
 import { readCombination } from '../notation/read';
-import { moveKinds, moveKind } from './catalogue';
+import { kindNamed, moveKinds, moveKind } from './catalogue';
 import { families } from './kind';
 import {
   familyOf,
@@ -22,6 +22,7 @@ describe('the catalogue', () => {
   });
 
   it('is consistent: sides have short forms, strikes have targets, the usual side is one of the sides', () => {
+    expect(moveKinds.length).toBeGreaterThan(0);
     for (const kind of moveKinds) {
       expect(kind.ms).withContext(kind.id).toBeGreaterThan(0);
       const strikes = ['punch', 'elbow', 'knee', 'kick', 'teep', 'push'].includes(kind.family);
@@ -30,21 +31,34 @@ describe('the catalogue', () => {
         .toBe(strikes);
       if (kind.usual) expect(kind.sides).withContext(kind.id).toContain(kind.usual);
       for (const side of kind.sides)
-        expect(kind.short.both ?? kind.short[side])
+        expect(kind.short.both ?? kind.short[side] ?? kind.short.byTarget?.[kind.targets[0] ?? 'body'])
           .withContext(`${kind.id} ${side}`)
           .toBeDefined();
-      if (strikes) expect(kind.reach).withContext(kind.id).toBeDefined();
+      if (strikes) expect(kind.reach).withContext(kind.id).not.toBeNull();
     }
   });
 
+  it('every kind that a trait names is there', () => {
+    const named = moveKinds.flatMap((kind) => [
+      ...[kind.otherSide, kind.mirror, kind.grounded, kind.belowShoulder],
+      ...(kind.takesBack ?? []),
+      ...Object.values(kind.heights ?? {}),
+    ]);
+    expect(named.filter((id) => id !== null).length).toBeGreaterThan(10);
+    for (const id of named) if (id !== null) expect(kindNamed(id)).withContext(id).not.toBeNull();
+  });
+
   it('every kind can be typed by its name and by each of its short forms', () => {
+    expect(moveKinds.length).toBeGreaterThan(0);
     for (const kind of moveKinds) {
       const spellings = [
         kind.name,
         ...(kind.alsoNames ?? []),
-        ...Object.values(kind.short),
+        ...Object.values({ ...kind.short, byTarget: undefined }).filter((each) => each !== undefined),
+        ...Object.values(kind.short.byTarget ?? {}),
         ...Object.keys(kind.alsoShort ?? {}),
       ];
+      expect(spellings.length).toBeGreaterThan(0);
       for (const spelling of spellings) {
         const read = readCombination(spelling);
         const [item] = read.ok ? read.value.items : [];
@@ -131,6 +145,7 @@ describe('the catalogue', () => {
   it('mirrors only the athlete’s own left and right, and finds the other side of a strike', () => {
     expect(mirrorMove(move('step-left')).id).toBe('step-right');
     expect(mirrorMove(move('hook'))).toEqual(move('hook'));
+    expect(moveKinds.filter((each) => each.sides.length > 0).length).toBeGreaterThan(0);
     for (const kind of moveKinds.filter((each) => each.sides.length > 0)) {
       const other = otherSide(move(kind.id));
       if (other) expect(other.side).withContext(kind.id).not.toBe(move(kind.id).side);

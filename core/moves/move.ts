@@ -1,4 +1,4 @@
-import { moveKind, type MoveId } from './catalogue';
+import { kindNamed, moveKind, type MoveId } from './catalogue';
 import type { Family, Side, Target } from './kind';
 
 /** One move as it stands in a combination. Sides are lead and rear, never left and right. */
@@ -45,9 +45,9 @@ export function isStrike(move: Move): boolean {
   return countedStrikes.includes(familyOf(move));
 }
 
-/** Changes which foot leads for everything after it. */
+/** Changes which foot leads for everything after it; a feint only shows it. */
 export function changesStance(move: Move): boolean {
-  return move.id === 'switch' || move.id === 'shift';
+  return !move.feint && moveKind(move.id).feet === 'trade places';
 }
 
 /** The canonical name. `lead hook`, `low kick`, `feint jab` */
@@ -61,7 +61,11 @@ export function moveName(move: Move): string {
 export function fullMoveName(move: Move): string {
   const kind = moveKind(move.id);
   const sided =
-    kind.sides.length > 1 && move.side && !kind.sideInName ? `${move.side} ${moveName(move)}` : moveName(move);
+    kind.sides.length > 1 && move.side && !kind.sideInName
+      ? kind.family === 'feet'
+        ? `${moveName(move)} to the ${move.side} side`
+        : `${move.side} ${moveName(move)}`
+      : moveName(move);
   const aimed = move.target && move.target !== kind.targets[0] ? `${sided} to the ${move.target}` : sided;
   const force = move.force ? `, ${move.force}` : '';
   return `${aimed}${force}${move.aim ? `, ${move.aim}` : ''}`;
@@ -69,27 +73,16 @@ export function fullMoveName(move: Move): string {
 
 /** The same move for somebody who stands the other way round: only the athlete's own left and right trade places. */
 export function mirrorMove(given: Move): Move {
-  if (given.id === 'step-left') return { ...given, id: 'step-right' };
-  if (given.id === 'step-right') return { ...given, id: 'step-left' };
-  return given;
+  const mirrored = kindNamed(moveKind(given.id).mirror);
+  return mirrored ? { ...given, id: mirrored.id } : given;
 }
 
-/** The same strike thrown by the other side, or null where there is none. `jab` ↔ `cross` */
+/** The same move by the other side, or null where there is none, or it has no side. `jab` ↔ `cross` */
 export function otherSide(given: Move): Move | null {
-  const pairs: Partial<Record<MoveId, MoveId>> = {
-    jab: 'cross',
-    cross: 'jab',
-    overhand: 'hook',
-    'switch-kick': 'body-kick',
-    'step-up-kick': 'body-kick',
-    'inside-low-kick': 'low-kick',
-    'switch-knee': 'knee',
-    'jump-knee': 'knee',
-    'leaping-cross': 'jab',
-    'back-fist': 'hook',
-  };
+  if (given.side === null) return null;
+  const kind = moveKind(given.id);
   const side: Side = given.side === 'lead' ? 'rear' : 'lead';
-  const id = moveKind(given.id).sides.length > 1 ? given.id : pairs[given.id];
+  const id = kind.sides.length > 1 ? given.id : kindNamed(kind.otherSide)?.id;
   if (id === undefined || !moveKind(id).sides.includes(side)) return null;
   const targets = moveKind(id).targets;
   const target = given.target && targets.includes(given.target) ? given.target : (targets[0] ?? null);

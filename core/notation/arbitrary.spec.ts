@@ -2,14 +2,16 @@
 import fc from 'fast-check';
 import { moveKinds } from '../moves/catalogue';
 import type { Side } from '../moves/kind';
-import { isStrike, type Move } from '../moves/move';
-import { fullTurn, slotKinds, unfoldedLength, type Combination, type Item } from './combination';
+import { familyOf, isStrike, type Move } from '../moves/move';
+import { fullTurn, unfoldedLength, type Combination, type Item } from './combination';
+import { slotKinds } from './slot-kinds';
 
 const plainMove: fc.Arbitrary<Move> = fc.constantFrom(...moveKinds).chain((kind) =>
   fc.record({
     kind: fc.constant('move' as const),
     id: fc.constant(kind.id),
-    side: kind.sides.length > 0 ? fc.constantFrom<Side>(...kind.sides) : fc.constant(null),
+    // Feet may leave their side open.
+    side: fc.constantFrom<Side | null>(...(kind.sides.length > 0 ? kind.sides : [null]), kind.usual),
     target: kind.targets.length > 0 ? fc.constantFrom(...kind.targets) : fc.constant(null),
   }),
 );
@@ -22,7 +24,7 @@ export const anyMove: fc.Arbitrary<Move> = fc
     ...move,
     ...(force ? { force } : {}),
     ...(aim ? { aim } : {}),
-    ...(feint && isStrike(move) ? { feint: true as const } : {}),
+    ...(feint && (isStrike(move) || familyOf(move) === 'feet') ? { feint: true as const } : {}),
   }));
 
 const slot: fc.Arbitrary<Item> = fc
@@ -32,12 +34,14 @@ const slot: fc.Arbitrary<Item> = fc
     fc.constantFrom(...slotKinds),
     fc.option(anyMove),
     fc.boolean(),
+    fc.boolean(),
   )
-  .map(([least, more, of, end, different]) => ({
+  .map(([least, more, of, end, different, hard]) => ({
     kind: 'slot',
     least,
     most: least + more,
     of,
+    ...(hard ? { force: 'hard' as const } : {}),
     ...(end ? { end } : {}),
     ...(different ? { different: true as const } : {}),
   }));

@@ -1,8 +1,5 @@
 import type { Move } from '../moves/move';
-
-/** What an open slot may be filled with; `punches` unless said. */
-export const slotKinds = ['jabs', 'straights', 'hooks', 'uppercuts', 'body', 'punches', 'kicks', 'strikes'] as const;
-export type SlotKind = (typeof slotKinds)[number];
+import type { SlotKind } from './slot-kinds';
 
 /** A stretch left to the athlete: `any 2-5 hooks end 3 different`. */
 export interface Slot {
@@ -10,6 +7,8 @@ export interface Slot {
   readonly least: number;
   readonly most: number;
   readonly of: SlotKind;
+  /** Asked for hard (`any 1!`). */
+  readonly force?: 'hard';
   /** The move it must finish on; it is one of the counted ones. */
   readonly end?: Move;
   /** Must vary from repetition to repetition. */

@@ -8,6 +8,8 @@ export interface Meaning {
   /** null where the words leave the side to the default. */
   readonly side: Side | null;
   readonly target: Target | null;
+  /** A finer aim that the words name (`teep to the thigh`). */
+  readonly aim?: string;
 }
 
 /** All spellings of a scheme, in small letters, words parted by one space. */
@@ -19,8 +21,16 @@ export interface Forms {
 }
 
 const targetLetter: Readonly<Record<Target, string>> = { head: 'h', body: 'b', leg: 'l' };
-/** Short forms of the switch kick by target; it alone spells its target by other letters. */
-const switchKicks: Readonly<Record<Target, string>> = { leg: 'swl', body: 'swk', head: 'swh' };
+/** Places of the body as they are said, with the target they belong to; `aim` is kept beside it where it says more. */
+const places: readonly { readonly word: string; readonly target: Target; readonly aim?: string }[] = [
+  { word: 'head', target: 'head' },
+  { word: 'face', target: 'head' },
+  { word: 'body', target: 'body' },
+  { word: 'leg', target: 'leg' },
+  ...['jaw', 'chin', 'temple'].map((word) => ({ word, target: 'head' as const, aim: word })),
+  ...['chest', 'ribs', 'belly', 'liver', 'hip'].map((word) => ({ word, target: 'body' as const, aim: word })),
+  ...['thigh', 'knee', 'calf'].map((word) => ({ word, target: 'leg' as const, aim: word })),
+];
 
 type Add = (text: string, meaning: Meaning) => void;
 
@@ -40,25 +50,27 @@ function addNames(add: Add, kind: MoveKind & { id: MoveId }): void {
     if (!namesOneSide) for (const side of kind.sides) sided.push([`${side} ${name}`, side]);
     for (const [text, side] of sided) {
       add(text, { id: kind.id, side, target: usual });
-      if (kind.targets.length < 2) continue;
-      for (const target of kind.targets) {
-        add(`${text} to ${target}`, { id: kind.id, side, target });
-        add(`${text} to the ${target}`, { id: kind.id, side, target });
-        if (kind.family === 'punch' && target === 'body') {
-          add(`body ${text}`, { id: kind.id, side, target });
-          if (side && text.startsWith(`${side} `)) add(`${side} body ${name}`, { id: kind.id, side, target });
-        }
+      for (const { word, target, aim } of places) {
+        if (!kind.targets.includes(target)) continue;
+        const meaning = { id: kind.id, side, target, ...(aim ? { aim } : {}) };
+        add(`${text} to ${word}`, meaning);
+        add(`${text} to the ${word}`, meaning);
       }
+      if (kind.family !== 'punch' || kind.targets.length < 2) continue;
+      add(`body ${text}`, { id: kind.id, side, target: 'body' });
+      if (side && text.startsWith(`${side} `)) add(`${side} body ${name}`, { id: kind.id, side, target: 'body' });
     }
   }
 }
 
 function addKind(add: Add, kind: MoveKind & { id: MoveId }): void {
-  const { lead, rear, both } = kind.short;
-  if (kind.id === 'switch-kick') {
+  const { lead, rear, both, byTarget } = kind.short;
+  if (byTarget) {
+    const [first = '', ...others] = kind.name.split(' ');
     for (const target of kind.targets) {
-      add(switchKicks[target], { id: kind.id, side: 'lead', target });
-      add(`switch ${target === 'leg' ? 'low' : target} kick`, { id: kind.id, side: 'lead', target });
+      add(byTarget[target], { id: kind.id, side: kind.usual, target });
+      const level = target === 'leg' ? 'low' : target;
+      add([first, level, ...others].join(' '), { id: kind.id, side: kind.usual, target });
     }
   } else {
     if (both) add(both, { id: kind.id, side: kind.marked ? null : kind.usual, target: null });
@@ -103,7 +115,7 @@ export function formsOf(scheme: Scheme): Forms {
 
 /** How a scheme spells a kind of move on a side and target, without defence marks. `2b`, `lk`, `swh`, `sl` */
 export function shortForm(scheme: Scheme, kind: MoveKind, side: Side | null, target: Target | null): string {
-  if (kind.id === 'switch-kick') return switchKicks[target ?? 'body'];
+  if (kind.short.byTarget) return kind.short.byTarget[target ?? kind.targets[0] ?? 'body'];
   const numbered = scheme.numbers.find((meaning) => meaning.id === kind.id && meaning.side === side);
   const { lead, rear, both } = kind.short;
   const base = numbered ? String(numbered.number) : (both ?? (side === 'rear' ? rear : lead) ?? kind.name);
@@ -113,7 +125,7 @@ export function shortForm(scheme: Scheme, kind: MoveKind, side: Side | null, tar
 /**
  * The side a defence takes when none is written: a first slip goes to the rear and each slip directly after
  * alternates; roll and duck to the rear; a lone block or parry is the lead arm, blocks directly after alternate; a
- * check is the lead leg (trade page, section 3, common practice). Reader and writer both ask here.
+ * check is the lead leg; feet leave it open (trade page, section 3, common practice). Reader and writer both ask here.
  */
 export function defaultSide(
   id: MoveId,
@@ -121,6 +133,6 @@ export function defaultSide(
 ): Side | null {
   const kind = moveKind(id);
   if (!kind.marked) return kind.usual;
-  if ((id === 'slip' || id === 'block') && before?.id === id) return before.side === 'lead' ? 'rear' : 'lead';
+  if (kind.alternates && before?.id === id) return before.side === 'lead' ? 'rear' : 'lead';
   return kind.usual;
 }

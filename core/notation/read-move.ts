@@ -1,5 +1,5 @@
 import { moveKind } from '../moves/catalogue';
-import { isStrike, type Move } from '../moves/move';
+import { familyOf, isStrike, type Move } from '../moves/move';
 import { stop, type Cursor } from './cursor';
 import { defaultSide } from './forms';
 import type { Token } from './lex';
@@ -32,9 +32,10 @@ function settle(cursor: Cursor, named: Named): Move {
   const kind = moveKind(named.meaning.id);
   let marks = named.marks;
   const after = cursor.tokens[cursor.next];
-  if (kind.family === 'defence' && after?.kind === 'word' && after.joint === 'hyphen' && !marks.written) {
+  if (kind.marked && after?.kind === 'word' && after.joint === 'hyphen' && !marks.written) {
     const letter = readMarks(after.text);
-    if (kind.marked && (letter?.word === 'left' || letter?.word === 'right')) {
+    // Behind feet "-left" is a step of its own, as it always was.
+    if (kind.family === 'defence' && (letter?.word === 'left' || letter?.word === 'right')) {
       const short = kind.short.both ?? kind.name;
       stop(
         cursor,
@@ -43,7 +44,7 @@ function settle(cursor: Cursor, named: Named): Move {
         `write ${short}-l or ${short}-r, or "${short} ${letter.word}" for a step`,
       );
     }
-    if (letter && (letter.word === 'l' || letter.word === 'r') && kind.marked && side === null) {
+    if (letter && (letter.word === 'l' || letter.word === 'r') && side === null) {
       cursor.next += 1;
       side = letter.word === 'l' ? 'lead' : 'rear';
       marks = letter;
@@ -55,8 +56,9 @@ function settle(cursor: Cursor, named: Named): Move {
     side: side ?? defaultSide(named.meaning.id, cursor.before),
     target: named.meaning.target,
   };
-  if (!marks.written) return move;
-  return { ...move, ...(marks.force ? { force: marks.force } : {}), ...(marks.aim ? { aim: marks.aim } : {}) };
+  const aim = marks.aim ?? named.meaning.aim;
+  if (!marks.force && !aim) return move;
+  return { ...move, ...(marks.force ? { force: marks.force } : {}), ...(aim ? { aim } : {}) };
 }
 
 /** Reads one move in any spelling. */
@@ -66,8 +68,8 @@ export function readMove(cursor: Cursor): Move {
   if (token.text === 'ft' || token.text === 'feint') {
     cursor.next += 1;
     const shown = readMove(cursor);
-    if (!isStrike(shown) || shown.feint)
-      stop(cursor, token, 'a feint shows a strike', 'write ft before a strike, for example ft 1');
+    if (shown.feint || (!isStrike(shown) && familyOf(shown) !== 'feet'))
+      stop(cursor, token, 'a feint shows a strike or a step', 'write ft before a strike or a step, for example ft 1');
     const feint: Move = { ...shown, feint: true };
     cursor.before = feint;
     return feint;

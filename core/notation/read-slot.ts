@@ -1,32 +1,37 @@
 import type { Move } from '../moves/move';
-import { limits, slotKinds, type Slot, type SlotKind } from './combination';
+import { limits, type Slot } from './combination';
 import { stop, type Cursor } from './cursor';
 import { readMove } from './read-move';
+import { slotKinds, type SlotKind } from './slot-kinds';
 
 const slotMend = 'write any 3, any 2-5 hooks or any 3 end 2';
 
-function readNumber(cursor: Cursor): number {
+function readNumber(cursor: Cursor): { readonly value: number; readonly hard: boolean } {
   const token = cursor.tokens[cursor.next];
-  if (token?.kind !== 'word' || !/^\d{1,3}$/.test(token.text)) stop(cursor, token, 'a slot needs a number', slotMend);
-  const value = Number(token.text);
+  if (token?.kind !== 'word' || !/^\d{1,3}!?$/.test(token.text)) stop(cursor, token, 'a slot needs a number', slotMend);
+  const hard = token.text.endsWith('!');
+  const value = Number(token.text.replace('!', ''));
   if (value < 1 || value > limits.slot) stop(cursor, token, `a slot holds 1 to ${limits.slot} moves`, slotMend);
   cursor.next += 1;
-  return value;
+  return { value, hard };
 }
 
-function isSlotKind(word: string): word is SlotKind {
-  return slotKinds.some((kind) => kind === word);
+/** The kind that a word names; a defence may stand alone, since it is no move by that name. */
+function slotKindNamed(word: string): SlotKind | null {
+  if (/^defen[cs]es?$/.test(word)) return 'defences';
+  return slotKinds.find((kind) => kind === word) ?? null;
 }
 
-/** Reads `any N[-M] [kind] [end MOVE] [different]`, with the words after the number in any order. */
+/** Reads `any N[-M][!] [kind] [end MOVE] [different]`, with the words after the number in any order. */
 export function readSlot(cursor: Cursor): Slot {
   cursor.next += 1;
-  const least = readNumber(cursor);
-  let most = least;
+  const first = readNumber(cursor);
+  const least = first.value;
+  let { value: most, hard } = first;
   const second = cursor.tokens[cursor.next];
   // Only a tight a-b is a range: "any 2 - 5" and "any 2 5" go on with a 5.
-  if (second?.kind === 'word' && second.joint === 'hyphen' && /^\d+$/.test(second.text)) {
-    most = readNumber(cursor);
+  if (!hard && second?.kind === 'word' && second.joint === 'hyphen' && /^\d+!?$/.test(second.text)) {
+    ({ value: most, hard } = readNumber(cursor));
     if (most <= least)
       stop(cursor, second, `the range ${least}-${most} does not rise`, `write any ${most}-${least} or any ${least}`);
   }
@@ -36,8 +41,9 @@ export function readSlot(cursor: Cursor): Slot {
   for (;;) {
     const token = cursor.tokens[cursor.next];
     if (token?.kind !== 'word' || (token.joint !== 'space' && token.joint !== 'hyphen')) break;
-    if (isSlotKind(token.text) && !of) {
-      of = token.text;
+    const kind = slotKindNamed(token.text);
+    if (kind && !of) {
+      of = kind;
       cursor.next += 1;
     } else if (token.text === 'end' && !end) {
       cursor.next += 1;
@@ -53,6 +59,7 @@ export function readSlot(cursor: Cursor): Slot {
     least,
     most,
     of: of ?? 'punches',
+    ...(hard ? { force: 'hard' as const } : {}),
     ...(end ? { end } : {}),
     ...(different ? { different: true as const } : {}),
   };

@@ -1,6 +1,6 @@
 import { distance } from 'fastest-levenshtein';
-import { slotKinds } from './combination';
 import type { Forms } from './forms';
+import { slotKinds } from './slot-kinds';
 
 const otherWords = ['any', 'freestyle', 'end', 'different', 'then', 'ft', ...slotKinds];
 

@@ -1,7 +1,7 @@
 import { study } from '../mechanics/study';
 import { six } from '../moves/scheme';
 import { ladder } from '../progressions/ladder';
-import { describeCombination } from './describe';
+import { describeCombination } from '../mechanics/describe';
 import { formsOf } from './forms';
 import { lex } from './lex';
 import { readCombination } from './read';

@@ -13,7 +13,12 @@ interface Trail {
 export function writeMove(move: Move, scheme: Scheme = six, before: Move | null = null): string {
   const kind = moveKind(move.id);
   const short = shortForm(scheme, kind, move.side, move.target);
-  const side = kind.marked && move.side !== defaultSide(move.id, before) ? (move.side === 'lead' ? '-l' : '-r') : '';
+  const side =
+    kind.marked && move.side !== null && move.side !== defaultSide(move.id, before)
+      ? move.side === 'lead'
+        ? '-l'
+        : '-r'
+      : '';
   const force = move.force === 'hard' ? '!' : move.force === 'light' ? '~' : '';
   return `${move.feint ? 'ft ' : ''}${short}${side}${force}${move.aim ? `@${move.aim}` : ''}`;
 }
@@ -23,7 +28,7 @@ export function writeSlot(slot: Slot, scheme: Scheme = six): string {
   const range = slot.most > slot.least ? `${slot.least}-${slot.most}` : String(slot.least);
   const of = slot.of === 'punches' ? '' : ` ${slot.of}`;
   const end = slot.end ? ` end ${writeMove(slot.end, scheme)}` : '';
-  return `any ${range}${of}${end}${slot.different ? ' different' : ''}`;
+  return `any ${range}${slot.force ? '!' : ''}${of}${end}${slot.different ? ' different' : ''}`;
 }
 
 function writeItem(item: Item, scheme: Scheme, trail: Trail): string {

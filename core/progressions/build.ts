@@ -1,3 +1,4 @@
+import type { BuildKind } from './kinds';
 import type { KickSchool } from '../mechanics/seams';
 import type { Target } from '../moves/kind';
 import type { Combination } from '../notation/combination';
@@ -5,21 +6,6 @@ import { alternator, byAmount, kickClose, levelPattern, singlesFirst } from './d
 import { listedMoves } from './flat';
 import { ladder, type DefenceOption, type Stage } from './ladder';
 import { backward, chunks, join, pyramid } from './shapes';
-
-/** The ways to build a combination up (trade page, section 5). A new one is named here and worked out in `buildUp`. */
-export const buildKinds = [
-  'ladder',
-  'backward',
-  'chunks',
-  'pyramid',
-  'kick-close',
-  'alternator',
-  'levels',
-  'singles',
-  'amount',
-  'join',
-] as const;
-export type BuildKind = (typeof buildKinds)[number];
 
 /** What a build may be told; each kind takes what concerns it. */
 export interface BuildOptions {
@@ -29,6 +15,8 @@ export interface BuildOptions {
   readonly from?: number | undefined;
   readonly to?: number | undefined;
   readonly again?: boolean | undefined;
+  /** Singles without the joined stage at the end. */
+  readonly alone?: boolean | undefined;
   readonly pattern?: readonly Target[] | undefined;
 }
 
@@ -63,7 +51,7 @@ export function buildUp(kind: BuildKind, goals: readonly Combination[], options:
     case 'levels':
       return levelPattern(goal, options.pattern);
     case 'singles':
-      return singlesFirst(goal);
+      return singlesFirst(goal, options.alone);
     case 'amount':
       return byAmount(goal, options.to);
     case 'join':

@@ -1,12 +1,10 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import { numberWord } from '../calls/number-words';
+import { numberWord } from '../number-words';
 import { moveKind } from '../moves/catalogue';
-import { paceOf } from '../session/effort';
+import { paceOf } from '../mechanics/effort';
 import type { Milliseconds } from '../units';
-
-/** A trained reaction: so many punches at a number, a step and punches at a direction, fast punches at a word. */
-export type DrillKind = 'count' | 'direction' | 'go';
+import type { DrillKind } from './kinds';
 
 /** What a calls drill is made from. The same one always gives the same script. */
 export interface CallDrill {
@@ -46,6 +44,9 @@ export function answerLength(kind: DrillKind, punches: number): Milliseconds {
   const steps = kind === 'direction' ? 2 * moveKind('step-in').ms : 0;
   return Math.round(reactionMs + (punches * straight) / pace + steps);
 }
+
+/** Stillness in which a drill in a session explains itself before its first call may come (house value). */
+export const drillLeadMs: Milliseconds = 4000;
 
 /** The part of a script that falls into a stretch of its drill whole, from the stretch's beginning. `cutScript(script, 30_000, 30_000)` */
 export function cutScript(script: readonly DrillCall[], from: Milliseconds, ms: Milliseconds): readonly DrillCall[] {

@@ -43,7 +43,7 @@ export function kickClose(
     // The kick is new where it is another one than a rung ago.
     const added = writeMove(kick) === before ? stage.added : [...stage.added, at];
     before = writeMove(kick);
-    return { combination: { items: [...items, kick] }, added };
+    return { combination: { items: [...items, kick] }, step: stage.step, added };
   });
   return upAndDown(rungs, onceMore);
 }
@@ -55,7 +55,8 @@ export function alternator(from = 2, to = 5): Stage[] {
     indexes(to - from + 1).map((at): Stage => {
       const length = from + at;
       const items = indexes(length).flatMap((index) => hands[(first + index) % 2] ?? []);
-      return { combination: { items }, added: at === 0 ? indexes(length) : [length - 1] };
+      const step = at > 0 ? 'add' : first === 0 ? 'first' : 'turn';
+      return { combination: { items }, step, added: at === 0 ? indexes(length) : [length - 1] };
     }),
   );
 }
@@ -83,24 +84,24 @@ export function levelPattern(
     const added = indexes(pattern.length).flatMap((round) =>
       indexes(size - fresh).map((index) => round * size + fresh + index),
     );
-    return { combination: { items }, added };
+    return { combination: { items }, step: at === 0 ? 'first' : 'more', added };
   });
 }
 
-/** Each of a combination's strikes alone, in the order they come in, and then the whole. */
-export function singlesFirst(goal: Combination): Stage[] {
-  const alone = new Map<string, Move>();
+/** Each of a combination's strikes alone, in the order they come in, and then the whole; without it where they are done `alone`. */
+export function singlesFirst(goal: Combination, alone = false): Stage[] {
+  const singles = new Map<string, Move>();
   const visit = (items: readonly Item[]): void => {
     for (const item of items) {
-      if (item.kind === 'move' && familyOf(item) !== 'feet' && isStrike(item)) alone.set(writeMove(item), item);
+      if (item.kind === 'move' && familyOf(item) !== 'feet' && isStrike(item)) singles.set(writeMove(item), item);
       else if (item.kind === 'pair') visit(item.moves);
       else if (item.kind === 'turns') item.options.forEach(visit);
     }
   };
   visit(flatten(goal.items));
   return [
-    ...[...alone.values()].map((strike): Stage => ({ combination: { items: [strike] }, added: [0] })),
-    { combination: { items: goal.items }, added: [] },
+    ...[...singles.values()].map((strike): Stage => ({ combination: { items: [strike] }, step: 'alone', added: [0] })),
+    ...(alone ? [] : [{ combination: { items: goal.items }, step: 'together' as const, added: [] }]),
   ];
 }
 
@@ -121,6 +122,7 @@ export function byAmount(goal: Combination, to?: number): Stage[] {
     );
     return {
       combination: { items },
+      step: more === 0 ? 'first' : 'more',
       added:
         more === 0
           ? indexes(goal.items.reduce((sum, item) => sum + listedMoves(item), 0))

@@ -4,9 +4,16 @@ import { flatStageEnds, flatten, listedMoves, rides } from './flat';
 /** Whether a defence is a stage of its own or comes together with the strike that answers it. */
 export type DefenceOption = 'rides' | 'own';
 
+/**
+ * How a stage comes out of the one before it: the first of a build, moves added behind or in front, a rung down again, what
+ * was done before, a strike alone, parts put together, more of the same, or the same from the other hand.
+ */
+export type StageStep = 'first' | 'add' | 'front' | 'down' | 'again' | 'alone' | 'together' | 'more' | 'turn';
+
 /** One rung of a build. */
 export interface Stage {
   readonly combination: Combination;
+  readonly step: StageStep;
   /** Places of the new moves among the stage's listed moves. */
   readonly added: readonly number[];
 }
@@ -31,12 +38,13 @@ export function ladder(goal: Combination, defence: DefenceOption = 'rides'): Sta
   const marked = flatStageEnds(goal);
   const ends = marked.length > 0 ? [...marked, flat.length] : ladderEnds(flat, defence);
   let before = 0;
-  return ends.map((end) => {
+  return ends.map((end, at) => {
     const items = flat.slice(0, end);
     const listed = items.reduce((sum, item) => sum + listedMoves(item), 0);
+    const step = at === 0 ? 'first' : 'add';
     const added = Array.from({ length: listed - before }, (_, index) => before + index);
     before = listed;
     // The whole keeps the spelling the coach gave it, groups and all.
-    return { combination: end === flat.length ? { items: goal.items } : { items }, added };
+    return { combination: end === flat.length ? { items: goal.items } : { items }, step, added };
   });
 }

@@ -1,6 +1,6 @@
 import type { Combination, Item } from '../notation/combination';
 import { flatStageEnds, flatten, listedMoves } from './flat';
-import { ladder, type DefenceOption, type Stage } from './ladder';
+import { ladder, type DefenceOption, type Stage, type StageStep } from './ladder';
 
 function listed(items: readonly Item[]): number {
   return items.reduce((sum, item) => sum + listedMoves(item), 0);
@@ -11,8 +11,8 @@ function range(from: number, to: number): number[] {
 }
 
 /** A stage in which nothing is new. */
-function again(combination: Combination): Stage {
-  return { combination, added: [] };
+function again(combination: Combination, step: StageStep): Stage {
+  return { combination, step, added: [] };
 }
 
 /**
@@ -26,11 +26,11 @@ export function backward(goal: Combination, defence: DefenceOption = 'rides'): S
     .slice(0, -1)
     .reverse();
   let before = 0;
-  return starts.map((start) => {
+  return starts.map((start, at) => {
     const items = flat.slice(start);
     const added = range(0, listed(items) - before);
     before = listed(items);
-    return { combination: start === 0 ? { items: goal.items } : { items }, added };
+    return { combination: start === 0 ? { items: goal.items } : { items }, step: at === 0 ? 'first' : 'front', added };
   });
 }
 
@@ -54,11 +54,12 @@ export function chunks(goal: Combination, cuts: readonly number[] = []): Stage[]
   let before = 0;
   return [...ends]
     .sort((a, b) => a - b)
-    .map((end) => {
+    .map((end, at) => {
       const items = flat.slice(0, end);
+      const step = at === 0 ? 'first' : 'add';
       const added = range(before, listed(items));
       before = listed(items);
-      return { combination: end === flat.length ? { items: goal.items } : { items }, added };
+      return { combination: end === flat.length ? { items: goal.items } : { items }, step, added };
     });
 }
 
@@ -66,7 +67,11 @@ export function chunks(goal: Combination, cuts: readonly number[] = []): Stage[]
 export function upAndDown(stages: readonly Stage[], onceMore: boolean): Stage[] {
   const down = stages.slice(0, -1).reverse();
   const up = onceMore ? stages.slice(1) : [];
-  return [...stages, ...[...down, ...up].map((stage) => again(stage.combination))];
+  return [
+    ...stages,
+    ...down.map((stage) => again(stage.combination, 'down')),
+    ...up.map((stage) => again(stage.combination, 'again')),
+  ];
 }
 
 /** The ladder up to the whole and down again. `pyramid(combination)` of `1 2 3`: 1, 1 2, 1 2 3, 1 2, 1 */
@@ -80,8 +85,8 @@ export function join(a: Combination, b: Combination, defence: DefenceOption = 'r
   return [
     ...ladder(a, defence),
     ...ladder(b, defence),
-    again(first),
-    again(second),
-    again({ items: [...a.items, ...b.items] }),
+    again(first, 'again'),
+    again(second, 'again'),
+    again({ items: [...a.items, ...b.items] }, 'together'),
   ];
 }

@@ -2,12 +2,12 @@ import { anchorCheck } from '../bags/bench/double-end-notes';
 import { doubleEndSwing, excursion } from '../bags/bench/double-end';
 import { floorPlan, type BagFloor } from '../bags/bench/floor';
 import { bodyHeights, classStatures, lowKickEdge, lowKicksLand, type ClassStatures } from '../bags/bench/heights';
-import { natureOf } from '../bags/kinds';
+import { natureOf, takesLowKicks } from '../bags/kinds';
 import { accesses, type Access } from '../bags/own-kind';
 import { sayLength, type MeasureSystem } from '../measures';
-import type { Sheet } from '../session/schema';
+import type { Sheet } from '../sheet/schema';
 import type { Metres } from '../units';
-import type { Room, RoomBag } from './schema';
+import type { Room, RoomBag } from '../sheet/room';
 
 /** Where nobody is measured, the plan is drawn for somebody of this height (house value). */
 export const usualStature: Metres = 1.75;
@@ -38,7 +38,7 @@ export function staturesOf(room: Room): ClassStatures {
 /** The floor round each bag that is in use; shadow work needs no bag. Drawn for the tallest. */
 export function roomFloor(room: Room): BagFloor[] {
   const placed = room.bags
-    .filter((bag) => !bag.down && bag.kind !== 'shadow')
+    .filter((bag) => !bag.down && natureOf(bag.kind, room.ownBags)?.body !== 'none')
     .map((bag) => ({ id: bag.id, name: roomBagName(bag), x: bag.x, y: bag.y, radius: bag.radius }));
   return floorPlan(room, placed, staturesOf(room).tallest);
 }
@@ -75,8 +75,8 @@ function heightSays(room: Room, bag: RoomBag, units: MeasureSystem): RoomSays[] 
   const statures = [class3.smallest, class3.median, class3.tallest];
   const chin = bodyHeights(class3.median).chin;
   const said: RoomSays[] = [];
-  const takesLow = natureOf(bag.kind, room.ownBags)?.targets.includes('leg') ?? false;
-  if (takesLow && bag.kind !== 'shadow' && !lowKicksLand(bag.bottom, statures))
+  const nature = natureOf(bag.kind, room.ownBags);
+  if (takesLowKicks(nature) && !lowKicksLand(bag.bottom, statures))
     said.push({
       ...at,
       level: 'warning',
@@ -84,7 +84,7 @@ function heightSays(room: Room, bag: RoomBag, units: MeasureSystem): RoomSays[] 
       mend: 'lower the bag, or kick to the body on it: the matcher does so',
     });
   const centre = (bag.bottom + bag.top) / 2;
-  if ((bag.kind === 'double-end' || bag.kind === 'reflex') && Math.abs(centre - chin) > chinSlack)
+  if (nature?.ball && Math.abs(centre - chin) > chinSlack)
     said.push({
       ...at,
       level: 'note',
@@ -165,16 +165,20 @@ export function lanesFromRoom(room: Room): NonNullable<Sheet['lanes']> {
     bag,
     places: Math.min(200, places),
     ...(access === 'all round' ? {} : { access }),
-    ...(lowKicks || !natureOf(bag, room.ownBags)?.targets.includes('leg') || bag === 'shadow'
-      ? {}
-      : { lowKicks: false }),
+    ...(lowKicks || !takesLowKicks(natureOf(bag, room.ownBags)) ? {} : { lowKicks: false }),
   }));
 }
 
-/** A sheet for the people and bags of a room. `sheetForRoom(sheet, room).lanes` */
+/** The figures that a sheet keeps of a ball between cords. */
+function ballOf({ mass, upper, lower, tensionUpper, tensionLower }: NonNullable<Sheet['ball']>): Sheet['ball'] {
+  return { mass, upper, lower, tensionUpper, tensionLower };
+}
+
+/** A sheet for the people and bags of a room, with the figures of its ball. `sheetForRoom(sheet, room).lanes` */
 export function sheetForRoom(sheet: Sheet, room: Room): Sheet {
   const lanes = lanesFromRoom(room);
   const own = room.ownBags.filter(({ name }) => lanes.some(({ bag }) => bag === name));
+  const cords = room.bags.find((bag) => !bag.down && bag.cords !== undefined)?.cords;
   const { lanes: _, ownBags: __, ...plain } = sheet;
   return {
     ...plain,
@@ -186,5 +190,6 @@ export function sheetForRoom(sheet: Sheet, room: Room): Sheet {
     },
     ...(lanes.length > 0 ? { lanes: lanes.slice(0, 12) } : {}),
     ...(own.length > 0 ? { ownBags: own } : {}),
+    ...(cords ? { ball: ballOf(cords) } : {}),
   };
 }

@@ -1,5 +1,5 @@
 import type { BagKind } from '../bags/kind-names';
-import type { RoomBag } from './schema';
+import type { RoomBag } from '../sheet/room';
 
 type Measures = Omit<RoomBag, 'id' | 'kind' | 'name' | 'x' | 'y'>;
 

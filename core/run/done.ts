@@ -1,4 +1,4 @@
-import type { Timeline } from '../session/compile';
+import type { Timeline } from '../timeline/leaf';
 import { planLeaf } from '../tally/planned';
 import type { Milliseconds, SessionTime } from '../units';
 import type { Deed } from './run';
@@ -24,15 +24,21 @@ export function stretchesOf(deeds: readonly Deed[]): Stretch[] {
   const stretches: Stretch[] = [];
   let running = false;
   let since: SessionTime = 0;
-  for (const deed of deeds) {
+  deeds.forEach((deed, at) => {
     if (running && deed.from > Math.max(0, since)) stretches.push({ from: Math.max(0, since), to: deed.from });
     since = deed.to;
     if (deed.what === 'start' || deed.what === 'resume' || deed.what === 'break over') running = true;
-    else if (deed.what === 'pause' || deed.what === 'break' || deed.what === 'stop now' || deed.what === 'finish')
+    else if (
+      deed.what === 'pause' ||
+      deed.what === 'hold' ||
+      deed.what === 'break' ||
+      deed.what === 'stop now' ||
+      deed.what === 'finish'
+    )
       running = false;
     // Going somewhere ends an open break by itself; after a pause it stays paused.
-    else if (!running && deeds[deeds.indexOf(deed) - 1]?.what === 'break') running = true;
-  }
+    else if (!running && deeds[at - 1]?.what === 'break') running = true;
+  });
   return stretches;
 }
 
@@ -48,7 +54,9 @@ export function whatWasDone(deeds: readonly Deed[], timeline: Timeline): Done {
   const stretches = stretchesOf(deeds);
   let punches = 0;
   const missed = new Set<number>();
+  const there = new Set<number>();
   for (const leaf of timeline.leaves) {
+    if (leaf.round !== null) there.add(leaf.round);
     if (leaf.round !== null && !covered(stretches, leaf.at, leaf.at + leaf.ms)) missed.add(leaf.round);
     if (leaf.ms === 0) continue;
     const run = stretches.reduce(
@@ -59,7 +67,8 @@ export function whatWasDone(deeds: readonly Deed[], timeline: Timeline): Done {
   }
   return {
     ms: Math.round(stretches.reduce((sum, each) => sum + each.to - each.from, 0)),
-    rounds: timeline.rounds - missed.size,
+    // A round that a live change has left out is not there at all.
+    rounds: there.size - missed.size,
     punches: Math.round(punches),
     finished: deeds.at(-1)?.what === 'finish',
   };

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { compile, type Timeline } from '../session/compile';
-import type { Block, Piece } from '../session/schema';
-import { emptySheet } from '../session/template';
+import { compile } from '../timeline/compile';
+import type { Timeline } from '../timeline/leaf';
+import type { Block, Piece, Sheet } from '../sheet/schema';
+import { emptySheet } from '../sheet/fresh';
 import { clockAt, handOver, setRunning, setTo, sourceAt, stoppedClock } from './clock';
-import { callFor } from '../calls/say';
-import { sayCombination } from '../calls/say-combination';
-import { cues } from './cues';
+import { sayCombination } from '../script/say-combination';
+import { scriptOf } from '../script/script';
 import { stretchesOf, whatWasDone } from './done';
 import { begin, go, leafIndexOf, notice, pause, positionOf, resume, stopNow, takeUp, type RunState } from './run';
 import { readCombination } from '../notation/read';
@@ -32,6 +32,7 @@ const session = timelineOf(
 
 describe('the run clock', () => {
   it('is one line through its anchor, however late it is looked at', () => {
+    let ran = 0;
     fc.assert(
       fc.property(
         fc.array(fc.double({ min: 0, max: 600_000, noNaN: true }), { maxLength: 50 }),
@@ -39,6 +40,7 @@ describe('the run clock', () => {
         (looks, rate) => {
           const clock = setRunning(stoppedClock(-10_000, rate), true, 500);
           let source = 500;
+          ran += looks.length;
           for (const later of looks) {
             source += later;
             // Looking changes nothing: the reading depends on the source alone.
@@ -48,6 +50,7 @@ describe('the run clock', () => {
         },
       ),
     );
+    expect(ran).toBeGreaterThan(0);
   });
 
   it('does not jump when handed over to another clock, or paused and resumed', () => {
@@ -139,28 +142,37 @@ describe('a run', () => {
 });
 
 describe('what is heard', () => {
-  const kinds = (timeline: Timeline) =>
-    cues(timeline, 3).map((cue) => `${cue.at / 1000} ${cue.kind}${cue.count ? ` ${cue.count}` : ''}`);
+  const sheetOf = (...blocks: Block[]): Sheet => ({ ...emptySheet(() => 's'), blocks });
+  const sounds = (sheet: Sheet, countFrom: 3 | 5 = 3) => scriptOf(sheet, { countFrom }).sounds;
+  const kinds = (sheet: Sheet) => sounds(sheet).map((cue) => `${cue.at / 1000} ${cue.kind}`);
 
-  it('bells round rounds, ten before the end, and a count from three or five', () => {
-    expect(kinds(timelineOf(block('round', 30_000)))).toEqual([
-      '-3 count 3',
-      '-2 count 2',
-      '-1 count 1',
+  it('bells round rounds, ten before the end, and a count from three or five, before second zero too', () => {
+    expect(kinds(sheetOf(block('round', 30_000)))).toEqual([
+      '-3 count',
+      '-2 count',
+      '-1 count',
       '0 start bell',
       '20 ten',
-      '27 count 3',
-      '28 count 2',
-      '29 count 1',
+      '27 count',
+      '28 count',
+      '29 count',
       '30 end bell',
     ]);
-    const counts = cues(timelineOf(block('round', 30_000)), 5).filter((cue) => cue.kind === 'count');
-    expect(counts.map((cue) => cue.count)).toEqual([5, 4, 3, 2, 1, 5, 4, 3, 2, 1]);
+    const counts = sounds(sheetOf(block('round', 30_000)), 5).filter((cue) => cue.kind === 'count');
+    expect(counts.map((cue) => cue.at / 1000)).toEqual([-5, -4, -3, -2, -1, 25, 26, 27, 28, 29]);
+  });
+
+  it('every tick of a count has its word, wherever it stands', () => {
+    const { sounds: all, calls, lead } = scriptOf(sheetOf(block('warm-up', 60_000), block('round', 30_000)));
+    const ticks = all.filter(({ kind }) => kind === 'count').map(({ at }) => at);
+    expect(ticks.length).toBe(9);
+    const words = [...lead, ...calls].filter(({ sound }) => sound === 'count').map(({ at }) => at);
+    expect(words).toEqual(ticks);
   });
 
   it('counts down to a round out of the rest, and one bell serves two rounds that touch', () => {
     const all = kinds(
-      timelineOf(block('round', 20_000), block('rest', 10_000), block('round', 20_000), block('round', 20_000)),
+      sheetOf(block('round', 20_000), block('rest', 10_000), block('round', 20_000), block('round', 20_000)),
     );
     expect(all.filter((cue) => cue.includes('bell'))).toEqual([
       '0 start bell',
@@ -169,14 +181,13 @@ describe('what is heard', () => {
       '50 start bell',
       '70 end bell',
     ]);
-    expect(all).toContain('27 count 3');
+    expect(all).toContain('27 count');
     expect(all.filter((cue) => cue.includes('change'))).toEqual([]);
   });
 
   it('the bell that ends a round stands before an open break, and the next one after it, at the same second', () => {
-    const all = cues(
-      timelineOf(block('round', 20_000), block('rest', null), block('round', 20_000), block('rest', null)),
-      3,
+    const all = sounds(
+      sheetOf(block('round', 20_000), block('rest', null), block('round', 20_000), block('rest', null)),
     );
     const bells = all.filter((cue) => cue.kind.endsWith('bell'));
     expect(bells.map((cue) => [cue.at, cue.kind, cue.breaksBefore])).toEqual([
@@ -188,19 +199,20 @@ describe('what is heard', () => {
   });
 
   it('marks changes inside a round', () => {
-    expect(kinds(timelineOf(block('round', 60_000, [combo(30_000), combo(30_000)])))).toContain('30 change');
+    expect(kinds(sheetOf(block('round', 60_000, [combo(30_000), combo(30_000)])))).toContain('30 change');
   });
 
   it('is said in the coach’s words, lead and rear', () => {
     const said = (text: string) => {
       const read = readCombination(text);
-      return read.ok ? sayCombination(read.value) : '';
+      return read.ok ? sayCombination(read.value).say : '';
     };
     expect(said('1 2 3b ro 4')).toBe('one, two, three body, roll, four');
     expect(said('bk in+1 (1 2)x3 any 2-4 hooks [bk / swk] ft 2')).toBe(
-      'rear body kick, step in with one, one, two, 3 times, any 2 to 4 hooks, rear body kick, next time switch kick, feint cross',
+      'body kick, step in with one, then one two, three times, then any two to four hooks, body kick, feint cross, ' +
+        'then body kick, step in with one, then one two, three times, then any two to four hooks, switch kick, feint cross',
     );
-    const [leaf] = timelineOf(block('round', 60_000, [{ ...combo(60_000), effort: 'all-out' }])).leaves;
-    expect(leaf && callFor(leaf)).toEqual({ full: 'One, two. All out.', short: 'one, two' });
+    const calls = scriptOf(sheetOf(block('round', 60_000, [{ ...combo(60_000), effort: 'all-out' }]))).calls;
+    expect(calls.slice(1, 3).map(({ say }) => say)).toEqual(['One, two.', 'All-out']);
   });
 });

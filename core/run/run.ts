@@ -1,14 +1,15 @@
-import type { Leaf, Timeline } from '../session/compile';
+import { wholeOf, type Leaf, type Timeline } from '../timeline/leaf';
 import type { Milliseconds, SessionTime } from '../units';
 import { clockAt, setRunning, setTo, stoppedClock, type RunClock, type SourceTime } from './clock';
 
-export const phases = ['running', 'paused', 'break', 'over'] as const;
-/** running counts in below zero; break waits for a key in an open break. */
+export const phases = ['running', 'paused', 'held', 'break', 'over'] as const;
+/** running counts in below zero; held waits with everybody on their feet; break waits for a key in an open break. */
 export type Phase = (typeof phases)[number];
 
 export const deeds = [
   'start',
   'pause',
+  'hold',
   'resume',
   'back',
   'forward',
@@ -90,23 +91,28 @@ export function notice(state: RunState, timeline: Timeline, now: Moment): RunSta
   return { ...state, phase: 'over', clock, deeds: deed(state, 'finish', timeline.ms, timeline.ms, now.wall) };
 }
 
-/** Stops the clock for a while. */
-export function pause(state: RunState, now: Moment): RunState {
+function stand(state: RunState, now: Moment, phase: 'paused' | 'held', what: 'pause' | 'hold'): RunState {
   if (state.phase !== 'running') return state;
   const at = positionOf(state, now.source);
-  return {
-    ...state,
-    phase: 'paused',
-    clock: setRunning(state.clock, false, now.source),
-    deeds: deed(state, 'pause', at, at, now.wall),
-  };
+  const clock = setRunning(state.clock, false, now.source);
+  return { ...state, phase, clock, deeds: deed(state, what, at, at, now.wall) };
 }
 
-/** Goes on after a pause, or ends an open break. */
+/** Stops the clock for a while. */
+export function pause(state: RunState, now: Moment): RunState {
+  return stand(state, now, 'paused', 'pause');
+}
+
+/** Stops the clock until everybody is there; the class keeps its feet moving. */
+export function hold(state: RunState, now: Moment): RunState {
+  return stand(state, now, 'held', 'hold');
+}
+
+/** Goes on after a pause or a hold, or ends an open break. */
 export function resume(state: RunState, now: Moment): RunState {
   const at = positionOf(state, now.source);
   const clock = setRunning(state.clock, true, now.source);
-  if (state.phase === 'paused')
+  if (state.phase === 'paused' || state.phase === 'held')
     return { ...state, phase: 'running', clock, deeds: deed(state, 'resume', at, at, now.wall) };
   if (state.phase !== 'break') return state;
   return {
@@ -118,14 +124,12 @@ export function resume(state: RunState, now: Moment): RunState {
   };
 }
 
-/** Goes to the piece before or after, or to this piece's own beginning; going past the last one ends the run. */
-export function go(state: RunState, timeline: Timeline, where: 'back' | 'forward' | 'repeat', now: Moment): RunState {
-  if (state.phase === 'over') return state;
-  const index = leafIndexOf(state, timeline, now.source) + { back: -1, forward: 1, repeat: 0 }[where];
-  const target = timeline.leaves[Math.max(0, index)];
+/** Goes on at a leaf's beginning, or past the last one, which ends the run. */
+function jump(state: RunState, timeline: Timeline, index: number, what: Deed['what'], now: Moment): RunState {
+  const target = timeline.leaves[index];
   const from = positionOf(state, now.source);
   const to = target?.at ?? timeline.ms;
-  const done = deed(state, where, from, to, now.wall);
+  const done = deed(state, what, from, to, now.wall);
   if (!target)
     return {
       ...state,
@@ -133,10 +137,45 @@ export function go(state: RunState, timeline: Timeline, where: 'back' | 'forward
       clock: setTo(setRunning(state.clock, false, now.source), to, now.source),
       deeds: [...done, { what: 'finish', from: to, to, wall: now.wall }],
     };
-  const breaksPassed = timeline.leaves.slice(0, Math.max(0, index)).filter((leaf) => leaf.open).length;
-  const paused = state.phase === 'paused';
-  const clock = setRunning(setTo(state.clock, to, now.source), !paused, now.source);
-  return notice({ phase: paused ? 'paused' : 'running', clock, breaksPassed, deeds: done }, timeline, now);
+  const breaksPassed = timeline.leaves.slice(0, index).filter((leaf) => leaf.open).length;
+  const stands = state.phase === 'paused' || state.phase === 'held';
+  const clock = setRunning(setTo(state.clock, to, now.source), !stands, now.source);
+  return notice({ phase: stands ? state.phase : 'running', clock, breaksPassed, deeds: done }, timeline, now);
+}
+
+/** Goes to the piece before or after, or to this piece's own beginning; going past the last one ends the run. */
+export function go(state: RunState, timeline: Timeline, where: 'back' | 'forward' | 'repeat', now: Moment): RunState {
+  if (state.phase === 'over') return state;
+  const on = timeline.leaves[leafIndexOf(state, timeline, now.source)];
+  const parts = on ? wholeOf(timeline, on) : [];
+  const first = parts[0] ? timeline.leaves.indexOf(parts[0]) : leafIndexOf(state, timeline, now.source);
+  const before = timeline.leaves[first - 1];
+  const index = {
+    back: before ? timeline.leaves.indexOf(wholeOf(timeline, before)[0] ?? before) : first - 1,
+    forward: first + Math.max(1, parts.length),
+    repeat: first,
+  }[where];
+  return jump(state, timeline, Math.max(0, index), where, now);
+}
+
+/** The first leaf of the stage before a leaf's own in the same build; null in the first stage and outside builds. */
+export function stageBefore(timeline: Timeline, leaf: Leaf): Leaf | null {
+  const { stage, pieceId, blockId } = leaf;
+  if (!stage) return null;
+  const of = (each: Leaf): boolean =>
+    each.pieceId === pieceId &&
+    each.blockId === blockId &&
+    each.at < leaf.at &&
+    each.stage?.number === stage.number - 1;
+  const last = timeline.leaves.findLast(of);
+  const first = timeline.leaves.find((each) => of(each) && each.round === last?.round);
+  return first ?? null;
+}
+
+/** Goes back to a leaf of the timeline. `goTo(state, timeline, stageBefore(timeline, leaf), now)` */
+export function goTo(state: RunState, timeline: Timeline, leaf: Leaf, now: Moment): RunState {
+  const index = timeline.leaves.indexOf(leaf);
+  return state.phase === 'over' || index < 0 ? state : jump(state, timeline, index, 'back', now);
 }
 
 /** Ends everything at once; what was done so far is kept. */

@@ -1,8 +1,9 @@
 import { studyOf } from '../mechanics/study-of';
 import type { Combination } from '../notation/combination';
+import type { RhythmTouch } from '../bags/rhythm';
 import { cutScript, type DrillCall } from '../progressions/call-drill';
 import type { Milliseconds, PaceFactor } from '../units';
-import { usualPieces, type Stances } from './schema';
+import { usualPieces, type Stances } from '../sheet/stances';
 
 /** What the plan needs to know of a stretch of work. */
 export interface Stretch {
@@ -11,8 +12,9 @@ export interface Stretch {
   readonly pace: PaceFactor;
   readonly gapMs: Milliseconds;
   readonly nonStop: boolean;
-  /** Of a calls drill. */
-  readonly script: readonly DrillCall[];
+  /** Of a calls drill, and of a rhythm. */
+  readonly drillCalls: readonly DrillCall[];
+  readonly touches: readonly RhythmTouch[];
 }
 
 /** A stretch, whether the plan turns the class round in it, and whether it is settling. */
@@ -22,9 +24,13 @@ export interface Planned<Content extends Stretch> {
   readonly settling: boolean;
 }
 
-/** A part of a stretch; a calls drill keeps the calls that fall into it. */
-function part<Content extends Stretch>(content: Content, from: Milliseconds, ms: Milliseconds): Content {
-  return ms === content.ms ? content : { ...content, ms, script: cutScript(content.script, from, ms) };
+/** A part of a stretch; a calls drill keeps the calls that fall into it whole, a rhythm its touches. */
+export function partOf<Content extends Stretch>(content: Content, from: Milliseconds, ms: Milliseconds): Content {
+  if (ms === content.ms) return content;
+  const touches = content.touches
+    .filter(({ at }) => at >= from && at < from + ms)
+    .map((each) => ({ ...each, at: each.at - from }));
+  return { ...content, ms, drillCalls: cutScript(content.drillCalls, from, ms), touches };
 }
 
 const total = (contents: readonly Stretch[]): Milliseconds => contents.reduce((sum, { ms }) => sum + ms, 0);
@@ -51,7 +57,7 @@ function changeAt<Content extends Stretch>(
   for (const content of contents) {
     const end = at + content.ms;
     const put = (from: Milliseconds, ms: Milliseconds, turned: boolean, settling: boolean): void => {
-      if (ms > 0) out.push({ content: part(content, from, ms), turned, settling });
+      if (ms > 0) out.push({ content: partOf(content, from, ms), turned, settling });
     };
     if (settled || end <= moment) put(0, content.ms, settled, false);
     else {
@@ -77,8 +83,8 @@ function changeEach<Content extends Stretch>(
     const turned = Math.floor((before + index) / pieces) % 2 === 1;
     const settle = index === 0 || (before + index) % pieces !== 0 ? 0 : Math.min(settleMs, content.ms);
     return [
-      { content: part(content, 0, settle), turned, settling: true },
-      { content: part(content, settle, content.ms - settle), turned, settling: false },
+      { content: partOf(content, 0, settle), turned, settling: true },
+      { content: partOf(content, settle, content.ms - settle), turned, settling: false },
     ].filter(({ content: { ms } }) => ms > 0);
   });
 }
@@ -93,7 +99,7 @@ export function planInside<Content extends Stretch>(
   second: Milliseconds | null,
   before: number,
 ): Planned<Content>[] {
-  if (stances.plan === 'half round') return changeAt(contents, total(contents) / 2, stances.settleMs);
+  if (stances.plan === 'half round') return changeAt(contents, Math.floor(total(contents) / 2), stances.settleMs);
   if (stances.plan === 'learn then mirror' && second !== null) return changeAt(contents, second, stances.settleMs);
   if (stances.plan === 'each pieces') return changeEach(contents, stances, before);
   return contents.map((content) => ({ content, turned: false, settling: false }));

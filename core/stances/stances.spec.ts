@@ -1,10 +1,11 @@
 import { readTempoText } from '../formats/tempo-text/read';
-import { compile } from '../session/compile';
-import { findings } from '../session/findings/index';
-import type { Sheet } from '../session/schema';
-import type { LogEntry } from '../session/log-entry';
+import { compile } from '../timeline/compile';
+import { findings } from '../findings/index';
+import type { Sheet } from '../sheet/schema';
+import type { LogEntry } from '../log/log-entry';
 import { tally } from '../tally/planned';
-import { balanceOf, balanceOver, stanceTimes } from './balance';
+import { balanceOf, stanceTimes } from '../tally/balance';
+import { balanceOver } from '../log/balance-over';
 
 const sheetOf = (...lines: string[]): Sheet => readTempoText(lines.join('\n')).sheet;
 const shown = (sheet: Sheet): string[] =>
@@ -47,6 +48,10 @@ describe('the stance plan', () => {
       '17 other',
       '20 other',
     ]);
+    // Settling takes no more than the piece that it is for.
+    expect(
+      shown(sheetOf('stances: each pieces, after 1 piece, settle 5s', 'round 0:24', '0:20: 1', '0:04: 1')),
+    ).toEqual(['20 natural', '4 settle']);
     expect(shown(sheetOf('stances: learn then mirror', 'round 2:00', '0:30: 1', '0:30: 2'))).toEqual([
       '30 natural',
       '30 natural',
@@ -70,18 +75,18 @@ describe('the stance plan', () => {
 
   it('parts a calls drill with its script, no call lost but what the change takes', () => {
     const whole = compile(sheetOf('round 2:00', '2:00 call count 2-6 seed 7')).leaves.flatMap((leaf) =>
-      leaf.script.map(({ at, say }) => `${leaf.at + at} ${say}`),
+      leaf.drillCalls.map(({ at, say }) => `${leaf.at + at} ${say}`),
     );
     const timeline = compile(sheetOf('stances: half round', 'round 2:00', '2:00 call count 2-6 seed 7'));
-    const parted = timeline.leaves.flatMap((leaf) => leaf.script.map(({ at, say }) => `${leaf.at + at} ${say}`));
+    const parted = timeline.leaves.flatMap((leaf) => leaf.drillCalls.map(({ at, say }) => `${leaf.at + at} ${say}`));
     expect(timeline.leaves.map(({ doing }) => doing)).toEqual(['calls', 'change-over', 'calls']);
     expect(parted.every((call) => whole.includes(call))).toBeTrue();
     expect(whole.length - parted.length).toBeLessThanOrEqual(3);
     for (const leaf of timeline.leaves)
-      for (const { at, answerMs } of leaf.script) expect(at >= 0 && at + answerMs <= leaf.ms).toBeTrue();
+      for (const { at, answerMs } of leaf.drillCalls) expect(at >= 0 && at + answerMs <= leaf.ms).toBeTrue();
     // A drill that is cut at the bell calls nothing behind it.
     const cut = compile(sheetOf('round 1:00', '2:00 call go 3'));
-    expect(cut.leaves[0]?.script.every(({ at, answerMs }) => at + answerMs <= 60_000)).toBeTrue();
+    expect(cut.leaves[0]?.drillCalls.every(({ at, answerMs }) => at + answerMs <= 60_000)).toBeTrue();
   });
 
   it('is slower where a combination is done in the other stance for the first time', () => {
@@ -115,6 +120,7 @@ describe('the stance plan', () => {
       ['stances: learn then mirror', 'round 2:00', '0:30: 1 2', '0:30: 2 3'],
       ['stances: each round', 'round 1:00: 1 2', 'rest 0:30', 'round 1:00: 2 3'],
     ];
+    expect(apart.length).toBeGreaterThan(0);
     for (const lines of apart)
       expect(kinds(sheetOf(...lines)))
         .withContext(lines[0] ?? '')
@@ -125,6 +131,7 @@ describe('the stance plan', () => {
       ['stances: each round', 'round 1:00: 1 2', 'round 1:00: 2 3'],
       ['round 1:00: 1 2', 'round 1:00 switch stance: 2 3'],
     ];
+    expect(together.length).toBeGreaterThan(0);
     for (const lines of together) {
       const sheet = sheetOf(...lines);
       const found = findings(sheet).find(({ kind }) => kind === 'stance and combination');
@@ -157,6 +164,8 @@ describe('the stance plan', () => {
     });
     const one = balanceOver([entry(1, 60_000)], 4, now).strikes.left;
     expect(balanceOver([entry(1, 60_000), entry(2, 30_000)], 4, now).strikes.left).toBeCloseTo(1.5 * one, 9);
+    // What was repeated counts as the sheet does, not as more than all of it.
+    expect(balanceOver([entry(1, 90_000)], 4, now).strikes.left).toBeCloseTo(one, 9);
     expect(balanceOver([entry(40, 60_000), entry(1, 60_000, true)], 4, now)).toEqual(
       jasmine.objectContaining({ left: 0.5, balanced: true }),
     );

@@ -1,5 +1,6 @@
 import { familyOf, moveName, type Move } from '../moves/move';
 import type { Combination, Item, Slot } from '../notation/combination';
+import { isStrikeSlot, slotNature, type SlotCount } from '../notation/slot-kinds';
 
 /** What one repetition holds; halves come from ranges and from taking turns. */
 export interface Counts {
@@ -52,13 +53,25 @@ function countMove(counts: Writable, move: Move, weight: number): void {
 function countSlot(counts: Writable, slot: Slot, weight: number): void {
   const free = (slot.least + slot.most) / 2 - (slot.end ? 1 : 0);
   counts.moves += free * weight;
-  counts.strikes += free * weight;
-  if (slot.of === 'kicks') counts.kicks += free * weight;
-  else if (slot.of !== 'strikes') counts.punches += free * weight;
+  if (isStrikeSlot(slot.of)) counts.strikes += free * weight;
+  for (const [what, share] of Object.entries(slotNature(slot.of).counts) as [SlotCount, number][])
+    counts[what] += free * weight * share;
   if (slot.end) countMove(counts, slot.end, weight);
 }
 
-function countItems(counts: Writable, items: readonly Item[], weight: number): void {
+/** Which option counts where moves take turns: the mean of all, or the one of a repetition. */
+type Turn = number | 'mean';
+
+/** The options of a turn that count, with the weight of each. */
+function chosen(
+  options: readonly (readonly Item[])[],
+  turn: Turn,
+): { readonly items: readonly Item[]; readonly share: number }[] {
+  if (turn === 'mean') return options.map((items) => ({ items, share: 1 / options.length }));
+  return [{ items: options[turn % options.length] ?? [], share: 1 }];
+}
+
+function countItems(counts: Writable, items: readonly Item[], weight: number, turn: Turn): void {
   for (const item of items) {
     switch (item.kind) {
       case 'move':
@@ -76,37 +89,49 @@ function countItems(counts: Writable, items: readonly Item[], weight: number): v
         for (const move of item.moves) countMove(counts, move, weight);
         break;
       case 'group':
-        countItems(counts, item.items, weight * item.times);
+        countItems(counts, item.items, weight * item.times, turn);
         break;
       case 'turns':
-        for (const option of item.options) countItems(counts, option, weight / item.options.length);
+        for (const option of chosen(item.options, turn)) countItems(counts, option.items, weight * option.share, turn);
     }
   }
 }
 
 /**
  * Counts one repetition (trade page, section 10) without unfolding it: slots as their number, ranges as their middle,
- * turns as the mean over one full turn.
+ * turns as the mean over one full turn, or as the given repetition (from 0) has them.
  * @example countCombination(combination).punches
  */
-export function countCombination(combination: Combination): Counts {
+export function countCombination(combination: Combination, turn: Turn = 'mean'): Counts {
   const counts: Writable = { ...noCounts() };
-  countItems(counts, combination.items, 1);
+  countItems(counts, combination.items, 1, turn);
   return counts;
 }
 
-/** How often each move stands in one repetition, by its name. */
-export function countByMove(combination: Combination): Record<string, number> {
+/** How often each move stands in one repetition, by its name; what a slot holds by the kind of the slot. */
+export function countByMove(combination: Combination, turn: Turn = 'mean'): Record<string, number> {
   const byMove: Record<string, number> = {};
+  const add = (name: string, count: number): void => {
+    if (count > 0) byMove[name] = (byMove[name] ?? 0) + count;
+  };
   const visit = (items: readonly Item[], weight: number): void => {
     for (const item of items) {
-      if (item.kind === 'move') byMove[moveName(item)] = (byMove[moveName(item)] ?? 0) + weight;
+      if (item.kind === 'move') add(moveName(item), weight);
       else if (item.kind === 'pair') visit(item.moves, weight);
       else if (item.kind === 'group') visit(item.items, weight * item.times);
-      else if (item.kind === 'turns') for (const option of item.options) visit(option, weight / item.options.length);
-      else if (item.kind === 'slot' && item.end) visit([item.end], weight);
+      else if (item.kind === 'turns')
+        for (const option of chosen(item.options, turn)) visit(option.items, weight * option.share);
+      else if (item.kind === 'slot') {
+        add(`any ${item.of}`, ((item.least + item.most) / 2 - (item.end ? 1 : 0)) * weight);
+        if (item.end) visit([item.end], weight);
+      }
     }
   };
   visit(combination.items, 1);
   return byMove;
+}
+
+/** How often each turn of a combination is done in so many repetitions. `timesOfTurns(5, 2)` → `[3, 2]` */
+export function timesOfTurns(repetitions: number, turns: number): number[] {
+  return Array.from({ length: turns }, (_, turn) => Math.max(0, Math.floor((repetitions - 1 - turn) / turns) + 1));
 }

@@ -3,9 +3,10 @@ import { anyCombination } from '../notation/arbitrary.spec';
 import { readCombination } from '../notation/read';
 import { unfold } from '../mechanics/steps';
 import { fullTurn } from '../notation/combination';
-import { compile } from '../session/compile';
-import type { Piece, Sheet } from '../session/schema';
-import { emptySheet } from '../session/template';
+import { compile } from '../timeline/compile';
+import type { Piece, Sheet } from '../sheet/schema';
+import { emptySheet } from '../sheet/fresh';
+import { anySheet } from '../sheet/arbitrary-sheet.spec';
 import { countByMove, countCombination } from './counts';
 import { planLeaf, repetitionsIn, tally } from './planned';
 
@@ -111,6 +112,25 @@ describe('a session’s tally', () => {
     expect(even.left).toBe(Math.ceil((even.left + even.right) / 2));
     const reset = tallyOf(sheetOf('round', [{ ...piece, otherStance: 'reset' } as Piece])).bySide;
     expect(reset.right).toBe(0);
+  });
+
+  // An identity: a strike has a side, a target and a name, so each sum is the strikes. Free work aims as a slot does.
+  it('sides, targets and moves add up to the strikes before rounding, in every sheet', () => {
+    let worked = 0;
+    fc.assert(
+      fc.property(anySheet, (sheet) => {
+        const sum = tallyOf(sheet);
+        const { strikes } = sum.counts;
+        if (strikes > 0) worked += 1;
+        const add = (numbers: readonly number[]): number => numbers.reduce((total, each) => total + each, 0);
+        const near = Math.max(1e-6, strikes * 1e-9);
+        expect(Math.abs(add([sum.bySide.left, sum.bySide.right]) - strikes)).toBeLessThan(near);
+        expect(Math.abs(add(Object.values(sum.byTarget)) - strikes)).toBeLessThan(near);
+        expect(Math.abs(add(Object.values(sum.byMove)) - sum.counts.moves)).toBeLessThan(near);
+      }),
+      { numRuns: 300 },
+    );
+    expect(worked).toBeGreaterThan(100);
   });
 
   it('left and right add up to the strikes', () => {

@@ -86,4 +86,30 @@ describe('tapping along', () => {
     expect(fitPace([0, 1000, 2000, 3000, 4000, 5000], studyOf('1'))).toBeNull();
     expect(fitPace([0, 1000, 2000, 3000, 4000, 5000], studyOf('sl ro'))).toBeNull();
   });
+
+  it('counts matched gaps, missed and doubled taps, and takes breaths as they come', () => {
+    // Six strikes have five gaps in a repetition; the breath between repetitions is none of them.
+    const clean = fitPace(tapsOf('1 2 3b 2 5 4', 1, 4), studyOf('1 2 3b 2 5 4'));
+    expect([clean?.matched, clean?.missed, clean?.doubled]).toEqual([20, 0, 0]);
+    expect(clean?.pace).toBeCloseTo(1, 9);
+    // Exact taps leave half a per cent at 95 per cent: 1.96 times it either way.
+    expect((clean?.high ?? 0) - (clean?.pace ?? 0)).toBeCloseTo(0.0098, 9);
+    expect((clean?.pace ?? 0) - (clean?.low ?? 0)).toBeCloseTo(0.0098, 9);
+    const taps = tapsOf('1 2 3b 2 5 4', 1, 4);
+    const missed = fitPace(taps.toSpliced(8, 1), studyOf('1 2 3b 2 5 4'));
+    expect([missed?.matched, missed?.missed, missed?.doubled]).toEqual([18, 1, 0]);
+    const doubled = fitPace(taps.toSpliced(9, 0, (taps[8] ?? 0) + 70), studyOf('1 2 3b 2 5 4'));
+    expect([doubled?.missed, doubled?.doubled]).toEqual([0, 1]);
+    expect(doubled?.pace).toBeCloseTo(1, 9);
+  });
+
+  it('goes by strikes, not by what lies between them, and by the last four hundred taps', () => {
+    const fit = fitPace(tapsOf('1 sl 2 in+1 bl 2', 0.9, 4), studyOf('1 sl 2 in+1 bl 2'));
+    expect(fit?.pace).toBeCloseTo(0.9, 9);
+    expect(fit?.matched).toBe(12);
+    const slow = tapsOf('1 2 3 2', 0.6, 40);
+    const end = slow.at(-1) ?? 0;
+    const quick = tapsOf('1 2 3 2', 1.2, 100).map((tap) => end + 2000 + tap);
+    expect(fitPace([...slow, ...quick], studyOf('1 2 3 2'))?.pace).toBeCloseTo(1.2, 9);
+  });
 });

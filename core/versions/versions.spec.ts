@@ -2,9 +2,9 @@ import { readTempoText } from '../formats/tempo-text/read';
 import { writeTempoText } from '../formats/tempo-text/write';
 import { sessionTemplates } from '../library/templates';
 import { countByMove } from '../tally/counts';
-import { readStored } from '../session/stored';
-import { sheetSchema, type Sheet } from '../session/schema';
-import { textsOf } from '../session/stages';
+import { readStored } from '../notation/stored';
+import { sheetSchema, type Sheet } from '../sheet/schema';
+import { textsOf } from '../timeline/stages';
 import { versionKinds, versionOf, type VersionKind } from './versions';
 
 const sheetOf = (...lines: string[]): Sheet => readTempoText(lines.join('\n')).sheet;
@@ -96,6 +96,7 @@ describe('versions of a sheet', () => {
   });
 
   it('keep every session of ours sound, and do what they say', () => {
+    expect(sessionTemplates.length).toBeGreaterThan(0);
     for (const { text } of sessionTemplates)
       for (const kind of versionKinds) {
         const { sheet } = versionOf(readTempoText(text).sheet, kind);

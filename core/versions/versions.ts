@@ -1,12 +1,14 @@
+import { freeFloor } from '../bags/kind-names';
 import { exerciseNamed, exercisesFor, type Exercise } from '../library/exercises';
+import { kindNamed, moveKind } from '../moves/catalogue';
 import { familyOf, isHandStrike, move, type Move } from '../moves/move';
 import type { Combination, Item } from '../notation/combination';
 import { mapMoves } from '../notation/map-moves';
 import { writeCombination } from '../notation/write';
-import { listChanges } from '../session/changes';
-import type { Effort } from '../session/effort';
-import type { Block, Piece, Sheet } from '../session/schema';
-import { readStored } from '../session/stored';
+import { listChanges } from '../adapting/changes';
+import type { Effort } from '../mechanics/effort';
+import type { Block, Piece, Sheet } from '../sheet/schema';
+import { readStored } from '../notation/stored';
 
 /** Versions of a sheet that a coach asks for. A new one is named here and given its rules below. */
 export const versionKinds = ['easier', 'harder', 'no jumping', 'no kicks', 'sore wrist', 'sore shoulder'] as const;
@@ -30,7 +32,7 @@ interface Rules {
 const efforts = ['easy', 'steady', 'strong', 'all-out'] as const;
 
 /** One step easier (-1) or harder (1); per cents by fifteen (house values). */
-function shiftEffort(effort: Effort, by: -1 | 1): Effort {
+export function shiftEffort(effort: Effort, by: -1 | 1): Effort {
   if (typeof effort === 'number') return Math.min(100, Math.max(40, effort + 15 * by));
   const at = Math.min(efforts.length - 1, Math.max(0, efforts.indexOf(effort) + by));
   return efforts[at] ?? effort;
@@ -53,8 +55,11 @@ function scaleGoal(block: Block, factor: number): Block {
   return block.goal === undefined ? block : { ...block, goal: Math.max(1, Math.round((block.goal * factor) / 5) * 5) };
 }
 
+/** The most moves of an easier version's combination (house value). */
+export const easierMoves = 5;
+
 /** At most so many items of a combination; an opening stays an opening. */
-function shorten(combination: Combination, most: number): Combination {
+export function shorten(combination: Combination, most: number): Combination {
   if (combination.items.length <= most) return combination;
   const stageEnds = combination.stageEnds?.filter((end) => end < most);
   return { items: combination.items.slice(0, most), ...(stageEnds && stageEnds.length > 0 ? { stageEnds } : {}) };
@@ -63,30 +68,18 @@ function shorten(combination: Combination, most: number): Combination {
 const keepForce = ({ force: _, ...plain }: Move): Move => plain;
 const light = (given: Move): Move => (isHandStrike(given) ? { ...keepForce(given), force: 'light' } : keepForce(given));
 
-/** Moves that leave the floor, and what is done instead on the floor. */
+/** Moves that leave the floor become what is done instead on the floor, as the catalogue says. */
 function grounded(given: Move): Move {
-  switch (given.id) {
-    case 'switch-kick':
-      return { ...move('body-kick', 'lead'), target: given.target };
-    case 'switch-knee':
-      return { ...move('knee', 'lead'), target: given.target };
-    case 'jump-knee':
-      return { ...move('knee', 'rear'), target: given.target };
-    case 'leaping-cross':
-      return move('cross');
-    case 'switch':
-      return move('shift');
-    case 'sprawl':
-      return move('squat');
-    default:
-      return given;
-  }
+  const instead = kindNamed(moveKind(given.id).grounded);
+  if (!instead) return given;
+  const plain = move(instead.id, instead.sides.length > 0 ? (given.side ?? undefined) : undefined);
+  return given.target && instead.targets.includes(given.target) ? { ...plain, target: given.target } : plain;
 }
 
 /** The straight of a kick's side to the body, so that the rhythm stays; checks go, since nothing is kicked. */
 function withoutKick(given: Move): Move | null {
   const family = familyOf(given);
-  if (given.id === 'check') return null;
+  if (family === 'defence' && moveKind(given.id).limb === 'leg') return null;
   if (family !== 'kick' && family !== 'teep') return given;
   const hand = given.side === 'lead' ? move('jab') : move('cross');
   return { ...hand, target: given.target === 'head' ? 'head' : 'body' };
@@ -109,9 +102,8 @@ function withoutKicks(piece: Piece): Piece {
 
 /** High and long punches turned into short ones, so that the arm stays below the shoulder's height. */
 function belowShoulder(given: Move): Move {
-  if (given.id === 'overhand') return { ...move('uppercut', 'rear'), target: 'body' };
-  if (given.id === 'leaping-cross') return move('cross', undefined, 'body');
-  if (given.id === 'elbow') return { ...move('hook', given.side ?? 'lead'), target: 'body' };
+  const instead = kindNamed(moveKind(given.id).belowShoulder);
+  if (instead) return move(instead.id, given.side ?? undefined, 'body');
   return isHandStrike(given) && given.target === 'head' ? { ...given, target: 'body' } : given;
 }
 
@@ -123,10 +115,8 @@ const calm = (piece: Piece): Piece => {
 
 const toShadow = (sheet: Sheet): Sheet => ({
   ...sheet,
-  bag: 'shadow',
-  blocks: sheet.blocks.map((block) =>
-    block.bag && block.bag !== 'shadow' ? { ...block, bag: 'shadow' as const } : block,
-  ),
+  bag: freeFloor,
+  blocks: sheet.blocks.map((block) => (block.bag && block.bag !== freeFloor ? { ...block, bag: freeFloor } : block)),
 });
 
 const rules: Readonly<Record<VersionKind, Rules>> = {
@@ -136,7 +126,7 @@ const rules: Readonly<Record<VersionKind, Rules>> = {
       const { nonStop: _, ...plain } = { nonStop: undefined, ...piece };
       return { ...plain, effort: shiftEffort(piece.effort, -1) } as Piece;
     },
-    combination: (combination) => shorten(combination, 5),
+    combination: (combination) => shorten(combination, easierMoves),
   },
   harder: {
     block: (block) => scaleGoal(scaleRest(block, 0.75), 1.15),

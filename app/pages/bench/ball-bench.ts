@@ -1,5 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { NumberField } from '../../parts/fields/number-field';
+import { TextField } from '../../parts/fields/text-field';
+import { MatButtonModule } from '@angular/material/button';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import * as z from 'zod/mini';
 import { debounceTime, distinctUntilChanged, map, of, startWith, switchMap } from 'rxjs';
 import {
   anchorCheck,
@@ -8,15 +14,16 @@ import {
   doubleEndSwing,
   excursion,
   fitToBag,
+  headSchema,
   readStored,
-  sayFault,
   sayLength,
   usualBag,
   type BallDrill,
   type DoubleEnd,
   type RoomBag,
 } from '../../../core/index';
-import { MeasureField } from '../../parts/measure-field';
+import { MeasureField } from '../../parts/fields/measure-field';
+import { readFault } from '../../parts/fields/read-fault';
 import { useMotion } from '../../parts/motion';
 import { BookService } from '../../services/book.service';
 import { BallService } from '../../services/ball.service';
@@ -30,7 +37,7 @@ type Worked =
 /** A ball between two cords on the bench: its beat, what meets it, and a typed combination thrown at it step by step. */
 @Component({
   selector: 'kt-ball-bench',
-  imports: [MeasureField],
+  imports: [MatExpansionModule, MatCheckbox, NumberField, TextField, MatButtonModule, MeasureField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ball-bench.html',
   styleUrl: './bench-page.scss',
@@ -61,6 +68,11 @@ export class BallBench {
     });
   }
 
+  protected readonly readFault = readFault;
+  protected readonly schemas = {
+    momentum: z.number().check(z.gte(0.1), z.lte(10)),
+    pace: headSchema.shape.class.def.innerType.shape.pace,
+  };
   protected readonly swing = computed(() => doubleEndSwing(this.ball()));
   protected readonly out = computed(() => excursion(this.ball(), this.momentum()));
   protected readonly tempos = computed(() =>
@@ -77,10 +89,6 @@ export class BallBench {
     return anchor === null ? null : anchorCheck(this.ball(), anchor, this.out());
   });
   private readonly read = computed(() => readStored(this.text()));
-  protected readonly fault = computed(() => {
-    const read = this.read();
-    return read.ok ? null : this.text().trim() ? sayFault(read.fault) : 'Type a combination.';
-  });
   protected readonly rhythm = computed(() => {
     const read = this.read();
     return read.ok ? ballRhythm(read.value, this.swing().returnInterval) : null;
@@ -174,14 +182,5 @@ export class BallBench {
 
   protected change(change: Partial<DoubleEnd>): void {
     this.ball.update((before) => ({ ...before, ...change }));
-  }
-
-  protected value(event: Event): string {
-    return (event.target as HTMLInputElement).value;
-  }
-
-  protected setNumber(target: 'momentum' | 'pace', event: Event): void {
-    const value = Number(this.value(event));
-    if (value >= 0.1 && value <= (target === 'pace' ? 2.5 : 10)) this[target].set(value);
   }
 }

@@ -1,19 +1,34 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import { MatTabsModule } from '@angular/material/tabs';
+import { MatButtonModule } from '@angular/material/button';
+import { ChoiceField } from '../../parts/fields/choice-field';
 import { Router, RouterLink } from '@angular/router';
-import { armReach, bodyHeights, roomBagName, sayLength, staturesOf, type RoomBag } from '../../../core/index';
+import {
+  armReach,
+  bodyHeights,
+  natureOf,
+  roomBagName,
+  sayLength,
+  staturesOf,
+  type BagNature,
+  type RoomBag,
+} from '../../../core/index';
 import { RoomService } from '../../services/room.service';
 import { SettingsService } from '../../services/settings.service';
 import { BallBench } from './ball-bench';
 import { HungBench } from './hung-bench';
 import { SpeedBench } from './speed-bench';
+import { NoticeService } from '../../services/notice.service';
 
 const parts = ['knee', 'hip', 'elbow', 'shoulder', 'chin', 'eye'] as const;
+
+/** How the bags of each tab are measured, in their order. */
+const tabs: readonly BagNature['measured'][] = ['pendulum', 'cords', 'rebounds'];
 
 /** The bag bench: what can be measured and worked out about bags, with the swing drawn live. */
 @Component({
   selector: 'kt-bench-page',
-  imports: [BallBench, HungBench, RouterLink, SpeedBench],
+  imports: [MatTabsModule, MatButtonModule, ChoiceField, BallBench, HungBench, RouterLink, SpeedBench],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -22,24 +37,34 @@ export class BenchPage {
   protected readonly rooms = inject(RoomService);
   private readonly settings = inject(SettingsService);
   private readonly router = inject(Router);
-  private readonly snack = inject(MatSnackBar);
+  private readonly notices = inject(NoticeService);
   /** Id of the bag to measure, from the address. */
   readonly bag = input<string>();
 
   private readonly bags = computed(() => this.rooms.room()?.bags ?? []);
-  protected readonly choices = computed(() =>
-    this.bags()
-      .filter(({ kind }) => kind === 'heavy' || kind === 'double-end' || kind === 'speed')
-      .map((bag) => ({ id: bag.id, name: roomBagName(bag) })),
-  );
+  protected readonly choices = computed(() => [
+    { value: '', name: 'the first of each kind' },
+    ...this.bags()
+      .filter((bag) => this.howMeasured(bag) !== null)
+      .map((bag) => ({ value: bag.id, name: roomBagName(bag) })),
+  ]);
   private readonly chosen = computed(() => this.bags().find(({ id }) => id === this.bag()) ?? null);
-  private measured(kind: string): ReturnType<typeof this.chosen> {
-    const chosen = this.chosen();
-    return chosen?.kind === kind ? chosen : (this.bags().find((bag) => bag.kind === kind) ?? null);
+  private howMeasured({ kind }: RoomBag): BagNature['measured'] {
+    return natureOf(kind, this.rooms.room()?.ownBags)?.measured ?? null;
   }
-  protected readonly hung = computed(() => this.measured('heavy'));
-  protected readonly ball = computed(() => this.measured('double-end'));
-  protected readonly speed = computed(() => this.measured('speed'));
+  /** The chosen bag where it is measured in this way, else the first that is. */
+  private measured(how: BagNature['measured']): RoomBag | null {
+    const those = this.bags().filter((bag) => this.howMeasured(bag) === how);
+    return those.find((bag) => bag === this.chosen()) ?? those[0] ?? null;
+  }
+  /** The tab that is open: that of the chosen bag, until another is. */
+  protected readonly tab = linkedSignal(() => {
+    const chosen = this.chosen();
+    return chosen ? Math.max(0, tabs.indexOf(this.howMeasured(chosen))) : 0;
+  });
+  protected readonly hung = computed(() => this.measured('pendulum'));
+  protected readonly ball = computed(() => this.measured('cords'));
+  protected readonly speed = computed(() => this.measured('rebounds'));
 
   protected readonly heights = computed(() => {
     const room = this.rooms.room();
@@ -68,16 +93,11 @@ export class BenchPage {
     if (!room || !bag) return;
     const bags = room.bags.map((each) => (each.id === bag.id ? { ...each, ...figures } : each));
     const { refused, putBack } = await this.rooms.put({ ...room, bags });
-    this.snack
-      .open(refused ? `Not kept: ${refused}` : `${roomBagName(bag)}: kept in the room`, refused ? 'Close' : 'Undo', {
-        duration: 8000,
-      })
-      .onAction()
-      .subscribe(() => void (refused ? undefined : putBack()));
+    if (refused) void this.notices.say(`Not kept: ${refused}`, { name: 'Close', press: () => undefined });
+    else this.notices.undoable(`${roomBagName(bag)}: kept in the room`, putBack);
   }
 
-  protected pick(event: Event): void {
-    const bag = (event.target as HTMLSelectElement).value || null;
-    void this.router.navigate([], { queryParams: { bag }, replaceUrl: true });
+  protected pick(bag: string): void {
+    void this.router.navigate([], { queryParams: { bag: bag || null }, replaceUrl: true });
   }
 }

@@ -2,7 +2,8 @@ import { TestBed } from '@angular/core/testing';
 import { demoRoom } from '../../../demo/room';
 import { BallService } from '../../services/ball.service';
 import { RoomService } from '../../services/room.service';
-import { Database } from '../../store/database';
+import { Store } from '../../store/store';
+import { type, wrongAt } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { BenchPage } from './bench-page';
 
@@ -25,17 +26,21 @@ describe('the bench', () => {
   });
 
   it('shows the bench of the room’s bags, and a fault in what is typed', async () => {
-    await TestBed.inject(Database).choices.put({ key: 'room', value: demoRoom });
+    await (await TestBed.inject(Store).database()).choices.put({ key: 'room', value: demoRoom });
     const fixture = TestBed.createComponent(BenchPage);
     const host = fixture.nativeElement as HTMLElement;
     await until(() => (TestBed.inject(RoomService).room()?.bags.length ?? 0) > 0);
     await fixture.whenStable();
+    expect(host.querySelector('kt-hung-bench')).not.toBeNull();
+    host.querySelectorAll<HTMLElement>('[role=tab]')[1]?.click();
+    await until(() => {
+      TestBed.tick();
+      return host.querySelector('kt-ball-bench') !== null;
+    });
     expect(host.textContent).toContain('too light: take 10 kg or more');
-    const field = host.querySelector<HTMLInputElement>('kt-ball-bench input[type=text]');
-    if (field) field.value = '1 zz';
-    field?.dispatchEvent(new Event('input'));
+    type(host, 'A combination to throw at it', '1 zz');
     await fixture.whenStable();
-    expect(host.querySelector('kt-ball-bench .fault')?.textContent).toContain('zz');
+    expect(wrongAt(host, 'A combination to throw at it')).toContain('zz');
     fixture.destroy();
   });
 });

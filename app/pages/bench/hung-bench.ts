@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import { TextField } from '../../parts/fields/text-field';
+import { MatButtonModule } from '@angular/material/button';
 import {
   comesBack,
   hungBagPeriod,
@@ -6,7 +8,6 @@ import {
   lowKicksLand,
   pendulumPeriod,
   readStored,
-  sayFault,
   sayLength,
   staturesOf,
   swingDrill,
@@ -15,7 +16,8 @@ import {
   type Room,
   type RoomBag,
 } from '../../../core/index';
-import { MeasureField } from '../../parts/measure-field';
+import { MeasureField } from '../../parts/fields/measure-field';
+import { readFault } from '../../parts/fields/read-fault';
 import { useMotion } from '../../parts/motion';
 import { SettingsService } from '../../services/settings.service';
 
@@ -26,10 +28,9 @@ const amplitude = 0.32;
 /** A hung bag on the bench: its swing, drawn live, and what can be done in time with it. */
 @Component({
   selector: 'kt-hung-bench',
-  imports: [MeasureField],
+  imports: [TextField, MatButtonModule, MeasureField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Hung bag</h2>
     <div class="bench">
       <div class="figure">
         <svg
@@ -52,11 +53,11 @@ const amplitude = 0.32;
           </g>
           <text class="zone" x="-1.45" y="0.35">{{ phase() }}</text>
         </svg>
-        <button type="button" class="button" (click)="motion.toggle()">
+        <button type="button" matButton="outlined" (click)="motion.toggle()">
           {{ motion.running() ? 'Hold' : 'Swing' }}
         </button>
       </div>
-      <div>
+      <div class="stack">
         <div class="fields">
           <kt-measure-field
             label="Chain, hook to bag"
@@ -89,9 +90,7 @@ const amplitude = 0.32;
           <kt-measure-field label="Lower edge" [value]="bottom()" [most]="3" (changed)="bottom.set($event)" />
         </div>
         @if (measured(); as own) {
-          <button type="button" class="link-button" (click)="keep()">
-            Keep these figures for {{ own.name || own.kind }}
-          </button>
+          <button type="button" matButton (click)="keep()">Keep these figures for {{ own.name || own.kind }}</button>
         }
         <dl>
           <dt>Period, as a body</dt>
@@ -103,25 +102,20 @@ const amplitude = 0.32;
           <dt>Low kick</dt>
           <dd>{{ lowKick() }}</dd>
         </dl>
-        <label
-          >A combination in time with the swing
-          <input
-            class="field figures"
-            type="text"
-            [value]="text()"
-            (input)="text.set(value($event))"
-            autocomplete="off"
-        /></label>
+        <kt-text-field
+          class="figures"
+          live
+          label="A combination in time with the swing"
+          [value]="text()"
+          [fault]="readFault"
+          (put)="text.set($event)"
+        />
         @if (drill(); as drill) {
-          @if (drill.fault) {
-            <p class="fault" role="alert">{{ drill.fault }}</p>
-          } @else {
-            <p role="status">
-              {{ drill.words }}. A repetition takes {{ drill.repetition }} s, the breath {{ drill.gap }} s.
-            </p>
-          }
+          <p role="status">
+            {{ drill.words }}. A repetition takes {{ drill.repetition }} s, the breath {{ drill.gap }} s.
+          </p>
         }
-        <p class="caution">
+        <p class="small">
           Never meet it square as it swings in: step round. Small swings; a hard push takes a little longer.
         </p>
       </div>
@@ -172,17 +166,12 @@ export class HungBench {
       ? `lands for everybody: the edge is under ${edge}`
       : `the smallest one’s lands at ${edge}, under the bag: kick to the body, or hang it lower`;
   });
+  protected readonly readFault = readFault;
   protected readonly drill = computed(() => {
     const read = readStored(this.text());
-    if (!read.ok)
-      return {
-        fault: this.text().trim() ? sayFault(read.fault) : 'Type a combination.',
-        words: '',
-        repetition: '',
-        gap: '',
-      };
+    if (!read.ok) return null;
     const { words, repetitionMs, gapMs } = swingDrill(read.value, this.period());
-    return { fault: null, words, repetition: (repetitionMs / 1000).toFixed(1), gap: (gapMs / 1000).toFixed(1) };
+    return { words, repetition: (repetitionMs / 1000).toFixed(1), gap: (gapMs / 1000).toFixed(1) };
   });
 
   protected keep(): void {
@@ -192,9 +181,5 @@ export class HungBench {
 
   protected change(change: Partial<HungBag>): void {
     this.bag.update((before) => ({ ...before, ...change }));
-  }
-
-  protected value(event: Event): string {
-    return (event.target as HTMLInputElement).value;
   }
 }

@@ -1,5 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { sayFault, speedBagRate, speedRhythm, speedRhythms, type RoomBag } from '../../../core/index';
+import { ChoiceField } from '../../parts/fields/choice-field';
+import { NumberField } from '../../parts/fields/number-field';
+import { MatButtonModule } from '@angular/material/button';
+import { roomSchema, sayFault, speedBagRate, speedRhythm, speedRhythms, type RoomBag } from '../../../core/index';
 import { SoundService } from '../../services/sound.service';
 
 /** Rounds of a rhythm that are played at once. */
@@ -8,23 +11,18 @@ const heardRounds = 4;
 /** A speed bag on the bench: touches a minute, and its rhythms by ear. */
 @Component({
   selector: 'kt-speed-bench',
+  imports: [ChoiceField, NumberField, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Speed bag</h2>
     <div class="fields">
-      <label
-        >Rebounds a minute
-        <input class="field figures" type="number" min="10" max="2000" [value]="rate()" (change)="setRate($event)"
-      /></label>
-      <label
-        >Rhythm
-        <select class="field" (change)="pick($event)">
-          @for (each of rhythms; track each.name; let at = $index) {
-            <option [value]="at" [selected]="at === chosen()">{{ each.name }}</option>
-          }
-        </select>
-      </label>
-      <button type="button" class="button" (click)="hear()">Hear it</button>
+      <kt-number-field
+        label="Rebounds a minute"
+        [value]="rate()"
+        [schema]="rebounds"
+        (put)="rate.set($event ?? rate())"
+      />
+      <kt-choice-field label="Rhythm" [value]="chosen()" [choices]="rhythmNames" (put)="chosen.set($event)" />
+      <button type="button" matButton="outlined" (click)="hear()">Hear it</button>
     </div>
     <dl>
       @for (each of rates(); track each.rebounds) {
@@ -49,16 +47,18 @@ const heardRounds = 4;
         Lead above, rear below; {{ rhythm.seconds.toFixed(2) }} s a round. Thick bags are slow, small ones fast.
       </p>
     } @else {
-      <p class="fault" role="alert">{{ fault() }}</p>
+      <p class="wrong" role="alert">{{ fault() }}</p>
     }
-    <p class="caution">Straight touches, no downward blows: the board hurts. Rebounds between touches are odd.</p>
+    <p class="small">Straight touches, no downward blows: the board hurts. Rebounds between touches are odd.</p>
   `,
   styleUrl: './bench-page.scss',
 })
 export class SpeedBench {
   private readonly sound = inject(SoundService);
   readonly measured = input<RoomBag | null>(null);
-  protected readonly rhythms = speedRhythms;
+  private readonly rhythms = speedRhythms;
+  protected readonly rhythmNames = speedRhythms.map(({ name }, value) => ({ value, name }));
+  protected readonly rebounds = roomSchema.shape.bags.def.element.shape.rebounds;
   protected readonly rate = signal(360);
   protected readonly chosen = signal(2);
 
@@ -86,15 +86,6 @@ export class SpeedBench {
   protected readonly said = computed(() =>
     (this.rhythm()?.touches ?? []).map(({ at, side }) => `${side} at ${at.toFixed(2)} s`).join(', '),
   );
-
-  protected setRate(event: Event): void {
-    const value = Number((event.target as HTMLInputElement).value);
-    if (value >= 10 && value <= 2000) this.rate.set(value);
-  }
-
-  protected pick(event: Event): void {
-    this.chosen.set(Number((event.target as HTMLSelectElement).value));
-  }
 
   protected async hear(): Promise<void> {
     await this.sound.unlock();

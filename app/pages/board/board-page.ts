@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import {
   compile,
@@ -18,7 +19,7 @@ import { SheetsService } from '../../services/sheets.service';
 /** The rotation board: which group is on what in each round, and what is done there; to be seen from the floor, or printed. */
 @Component({
   selector: 'kt-board-page',
-  imports: [RouterLink, StrikeStaff],
+  imports: [MatButtonModule, RouterLink, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './board-page.html',
   styleUrl: './board-page.scss',

@@ -11,7 +11,7 @@ describe('the board on the wall', () => {
   beforeEach(() => TestBed.configureTestingModule({ providers: testProviders() }));
 
   async function open(sheet: Sheet | null): Promise<HTMLElement> {
-    if (sheet) await TestBed.inject(SheetsService).put(sheet);
+    if (sheet) await TestBed.inject(SheetsService).add(sheet);
     const fixture = TestBed.createComponent(BoardPage);
     fixture.componentRef.setInput('id', sheet?.id ?? 'nowhere');
     await until(() => {

@@ -1,25 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { isMovable, sayTenths, type Call, type CallEdit, type Dropped } from '../../../core/index';
+import { TextField } from '../../parts/fields/text-field';
+import { MatButtonModule } from '@angular/material/button';
+import { callEditSchema, isMovable, sayTenths, type Call, type CallEdit, type Dropped } from '../../../core/index';
 import { VoiceService } from '../../services/voice.service';
 
 /** One call: its words, whether it is said, and its moment; or one that is not said, and why. */
 @Component({
   selector: 'kt-call-form',
+  imports: [TextField, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (call(); as own) {
-      <fieldset>
-        <legend>{{ own.kind }} at {{ clock(own.at) }}</legend>
-        <label
-          >Words
-          <input
-            class="field"
-            type="text"
-            maxlength="400"
-            [disabled]="own.kind === 'bell'"
-            [value]="own.kind === 'bell' ? 'bell' : own.say"
-            (change)="say($event)"
-        /></label>
+      <section class="card stack" aria-label="The chosen call">
+        <h2>{{ own.kind }} at {{ clock(own.at) }}</h2>
+        @if (own.kind === 'bell') {
+          <p>bell</p>
+        } @else {
+          <kt-text-field label="Words" [value]="own.say" [schema]="words" (put)="emit({ say: $event.trim() })" />
+        }
         <p class="soft">
           {{ (own.ms / 1000).toFixed(1) }} s long{{
             canMove() ? ', anywhere from ' + clock(own.opens) + ' to ' + clock(own.closes) : ', at its one moment'
@@ -32,11 +30,11 @@ import { VoiceService } from '../../services/voice.service';
             always.
           }
         </p>
-        <p class="row">
-          <button type="button" class="button" (click)="emit({ muted: true })"><kbd>M</kbd> Mute</button>
+        <p class="line">
+          <button type="button" matButton="outlined" (click)="emit({ muted: true })"><kbd>M</kbd> Mute</button>
           <button
             type="button"
-            class="button"
+            matButton="outlined"
             [disabled]="!canMove()"
             (click)="move(-500)"
             aria-label="Half a second earlier"
@@ -45,37 +43,36 @@ import { VoiceService } from '../../services/voice.service';
           </button>
           <button
             type="button"
-            class="button"
+            matButton="outlined"
             [disabled]="!canMove()"
             (click)="move(500)"
             aria-label="Half a second later"
           >
             + 0.5 s
           </button>
-          <button type="button" class="button" [disabled]="!canMove()" (click)="lock()">
+          <button type="button" matButton="outlined" [disabled]="!canMove()" (click)="lock()">
             <kbd>L</kbd> {{ locked() ? 'Let it move' : 'Lock here' }}
           </button>
-          <button type="button" class="button" (click)="listen.emit()"><kbd>P</kbd> Listen from here</button>
+          <button type="button" matButton="outlined" (click)="listen.emit()"><kbd>P</kbd> Listen from here</button>
           @if (edit()) {
-            <button type="button" class="button" (click)="changed.emit(null)">As it was</button>
+            <button type="button" matButton="outlined" (click)="changed.emit(null)">As it was</button>
           }
         </p>
-      </fieldset>
+      </section>
     } @else if (unsaid(); as own) {
-      <fieldset>
-        <legend>{{ own.kind }} at {{ clock(own.opens) }}, not said</legend>
+      <section class="card stack" aria-label="The chosen call">
+        <h2>{{ own.kind }} at {{ clock(own.opens) }}, not said</h2>
         <p>“{{ own.say }}”: {{ own.why }}.</p>
-        <p class="row">
+        <p class="line">
           @if (edit()) {
-            <button type="button" class="button" (click)="changed.emit(null)">Say it again</button>
+            <button type="button" matButton="outlined" (click)="changed.emit(null)">Say it again</button>
           } @else {
-            <button type="button" class="button" (click)="emit({ atMs: 0 })">Say it before others</button>
+            <button type="button" matButton="outlined" (click)="emit({ atMs: 0 })">Say it before others</button>
           }
         </p>
-      </fieldset>
+      </section>
     }
   `,
-  styleUrl: './calls-page.scss',
 })
 export class CallForm {
   private readonly voices = inject(VoiceService);
@@ -90,7 +87,7 @@ export class CallForm {
 
   protected readonly missing = computed(() => {
     const call = this.call();
-    return call && call.kind !== 'bell' ? this.voices.missing(call.say) : [];
+    return call && call.kind !== 'bell' ? this.voices.missing(call) : [];
   });
   protected readonly canMove = computed(() => {
     const call = this.call();
@@ -98,15 +95,11 @@ export class CallForm {
   });
   protected readonly locked = computed(() => this.edit()?.atMs !== undefined);
   protected readonly clock = sayTenths;
+  protected readonly words = callEditSchema.shape.say;
 
   protected emit(change: Partial<CallEdit>): void {
     const key = (this.call() ?? this.unsaid())?.key;
     if (key !== undefined) this.changed.emit({ ...(this.edit() ?? {}), key, ...change });
-  }
-
-  protected say(event: Event): void {
-    const words = (event.target as HTMLInputElement).value.trim().slice(0, 400);
-    if (words) this.emit({ say: words });
   }
 
   protected move(by: number): void {

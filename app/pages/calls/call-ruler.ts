@@ -2,12 +2,13 @@ import { CdkDrag, type CdkDragEnd } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import {
   isMovable,
+  leafName,
   sayClock,
   sayTenths,
   six,
   writeCombination,
   type Call,
-  type CallTrack,
+  type Script,
   type Dropped,
   type Leaf,
   type Milliseconds,
@@ -117,7 +118,7 @@ const gridMs: Milliseconds = 100;
 })
 export class CallRuler {
   readonly timeline = input.required<Timeline>();
-  readonly track = input.required<CallTrack>();
+  readonly script = input.required<Script>();
   /** Pixels for a second. */
   readonly scale = input(6);
   readonly selected = input<string | null>(null);
@@ -131,14 +132,14 @@ export class CallRuler {
   /** A call dragged to another moment of its window. */
   readonly moved = output<{ readonly call: Call; readonly at: SessionTime }>();
 
-  private readonly short = computed(() => new Set(this.track().shortened.map(({ key }) => key)));
+  private readonly short = computed(() => new Set(this.script().shortened.map(({ key }) => key)));
   protected readonly rows = computed((): Row[] => {
     // The clock stands in an open break, so all that is said there has one place.
-    const open = this.track().breaks.flatMap(({ at, calls }) =>
+    const open = this.script().breaks.flatMap(({ at, calls }) =>
       calls.map((call) => ({ ...this.rowOf(call), clock: sayTenths(at), at: this.place(at), note: 'open break' })),
     );
-    const said = this.track().calls.map((call) => this.rowOf(call));
-    const unsaid = this.track().dropped.map((each) => this.unsaidRow(each));
+    const said = this.script().calls.map((call) => this.rowOf(call));
+    const unsaid = this.script().dropped.map((each) => this.unsaidRow(each));
     let free = 0;
     return [...open, ...said, ...unsaid]
       .sort((a, b) => a.at - b.at)
@@ -175,7 +176,7 @@ export class CallRuler {
       at: leaf.at + (leaf.open ? 0.5 : 0),
       y: this.place(leaf.at),
       height: Math.max(2, this.place(leaf.ms) - 1),
-      label: leaf.label,
+      label: leafName(leaf),
       text: this.textOf(leaf),
       rest: leaf.kind === 'rest',
       other: leaf.mirrored,
@@ -183,7 +184,7 @@ export class CallRuler {
   );
 
   private chosen(): Call | undefined {
-    return this.track().calls.find(({ key }) => key === this.selected());
+    return this.script().calls.find(({ key }) => key === this.selected());
   }
 
   private textOf({ combination }: Leaf): string {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { sayClock, type CallKind, type CallTrack, type SessionTime, type Timeline } from '../../../core/index';
+import { blockName, sayClock, type CallKind, type Script, type SessionTime, type Timeline } from '../../../core/index';
 
 const pageMs = 600_000;
 /** Lines that two columns hold in large letters, and at the usual size; and letters in a line of one. */
@@ -86,7 +86,7 @@ function paragraphs(lines: readonly Line[]): { readonly at: string; readonly hea
 export class CallSheet {
   readonly title = input('');
   readonly timeline = input.required<Timeline>();
-  readonly track = input.required<CallTrack>();
+  readonly script = input.required<Script>();
 
   protected readonly pages = computed(() => {
     const { leaves, ms } = this.timeline();
@@ -98,15 +98,15 @@ export class CallSheet {
         at: leaf.at,
         order: 0,
         kind: null,
-        text: leaf.label.split(' · ').slice(0, 2).join(' · '),
+        text: blockName(leaf),
       })),
-      ...this.track().calls.map(({ at, kind, say }) => ({
+      ...this.script().calls.map(({ at, kind, say }) => ({
         at,
         order: 1,
         kind,
         text: kind === 'bell' ? '(bell)' : say,
       })),
-      ...this.track().breaks.flatMap(({ at, calls }) =>
+      ...this.script().breaks.flatMap(({ at, calls }) =>
         calls.map(({ kind, say }) => ({
           at,
           order: 0.5,

@@ -11,6 +11,13 @@ import {
   viewChild,
   type ElementRef,
 } from '@angular/core';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { MatSliderModule } from '@angular/material/slider';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatTooltip } from '@angular/material/tooltip';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { NumberField } from '../../parts/fields/number-field';
+import { MatButtonModule } from '@angular/material/button';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
@@ -18,6 +25,7 @@ import {
   allCalls,
   balanceOf,
   callKinds,
+  headSchema,
   isMovable,
   sayClock,
   stancePlans,
@@ -31,16 +39,24 @@ import {
   type CallKind,
   type Finding,
   type SessionTime,
+  type Settings,
+  type Sheet,
+  type Milliseconds,
   type SheetCalls,
+  type TechniqueFocus,
   type Wordings,
 } from '../../../core/index';
+import { orNothing, ChoiceField } from '../../parts/fields/choice-field';
+import { Saved } from '../../parts/saved';
 import { Editor } from '../../services/editor';
 import { FilesService } from '../../services/files.service';
-import { SettingsService, type Settings } from '../../services/settings.service';
-import { TrackService } from '../../services/track.service';
+import { KeysService } from '../../services/keys.service';
+import { ScriptService } from '../../services/script.service';
+import { SettingsService } from '../../services/settings.service';
 import { VoiceService } from '../../services/voice.service';
 import type { AudioRequest } from '../../workers/protocol';
 import { CallForm } from './call-form';
+import { callOf, callRows, callShortcuts } from './call-keys';
 import { CallRuler } from './call-ruler';
 import { CallSheet } from './call-sheet';
 import { Listener } from './listener';
@@ -48,8 +64,7 @@ import { SoundFile } from './sound-file';
 import { FindingsPanel } from '../../parts/findings-panel';
 import { WordingsForm } from '../../parts/wordings-form';
 
-/** The call that a row stands for. */
-const keyOf = ({ dataset }: HTMLElement): string | null => dataset['call'] ?? dataset['unsaid'] ?? null;
+type Stances = NonNullable<Sheet['stances']>;
 
 const speakers: Readonly<Record<Settings['voice'], string>> = {
   rms: 'The low voice speaks',
@@ -66,12 +81,28 @@ const talking: Readonly<Record<Settings['talk'], string>> = {
 /** The script of a sheet: what is said when, what is not, in whose words; to be changed, heard and taken out as a file. */
 @Component({
   selector: 'kt-calls-page',
-  imports: [CallForm, CallRuler, CallSheet, FindingsPanel, MatMenuModule, RouterLink, WordingsForm],
+  imports: [
+    MatProgressBar,
+    MatSliderModule,
+    MatExpansionModule,
+    MatTooltip,
+    MatCheckbox,
+    ChoiceField,
+    NumberField,
+    MatButtonModule,
+    CallForm,
+    CallRuler,
+    CallSheet,
+    FindingsPanel,
+    MatMenuModule,
+    RouterLink,
+    Saved,
+    WordingsForm,
+  ],
   providers: [Editor, Listener, SoundFile],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './calls-page.html',
   styleUrl: './calls-page.scss',
-  host: { '(document:keydown)': 'onKey($event, script()?.nativeElement)' },
 })
 export class CallsPage {
   readonly id = input.required<string>();
@@ -86,28 +117,30 @@ export class CallsPage {
   protected readonly selected = signal<string | null>(null);
   protected readonly scale = signal(6);
   private readonly injector = inject(Injector);
-  /** The call that a key was last pressed on. */
+  /** The call that a key has last changed. */
   private key: string | null = null;
   protected readonly kinds = callKinds.filter((kind) => kind !== 'bell');
-  protected readonly plans = stancePlans;
+  protected readonly plans = orNothing('as the blocks say', stancePlans);
+  protected readonly stanceSchemas = headSchema.shape.stances.def.innerType.shape;
 
   /** Made in a worker, again with every change. */
-  protected readonly track = toSignal(inject(TrackService).of(toObservable(this.editor.sheet)));
+  protected readonly made = toSignal(inject(ScriptService).of(toObservable(this.editor.sheet)));
 
   constructor() {
+    this.listenToKeys();
     effect(() => {
       void this.editor.open(this.id());
     });
     // A row that changes its place falls out of focus; the keys go on where they were.
     effect(() => {
-      this.track();
+      this.made();
       const { key } = this;
       if (key === null) return;
       afterNextRender(
         () => {
           if (document.activeElement === document.body)
-            this.rows()
-              .find((row) => keyOf(row) === key)
+            callRows()
+              .find((row) => callOf(row) === key)
               ?.focus();
         },
         { injector: this.injector },
@@ -116,23 +149,23 @@ export class CallsPage {
   }
 
   private readonly calls = computed((): readonly Call[] => {
-    const track = this.track();
-    return track ? allCalls(track) : [];
+    const made = this.made();
+    return made ? allCalls(made) : [];
   });
   protected readonly call = computed(() => this.calls().find(({ key }) => key === this.selected()) ?? null);
   private readonly edits = computed(() => this.editor.sheet()?.calls?.edits ?? []);
   protected readonly edit = computed(() => this.edits().find(({ key }) => key === this.selected()) ?? null);
   protected readonly changed = computed(() => new Set(this.edits().map(({ key }) => key)));
   /** The chosen one where it is not said. */
-  protected readonly unsaid = computed(() => this.track()?.dropped.find(({ key }) => key === this.selected()) ?? null);
+  protected readonly unsaid = computed(() => this.made()?.dropped.find(({ key }) => key === this.selected()) ?? null);
   /** The full form of the chosen one where it is said in short, and why. */
-  protected readonly short = computed(() => this.track()?.shortened.find(({ key }) => key === this.selected()) ?? null);
+  protected readonly short = computed(() => this.made()?.shortened.find(({ key }) => key === this.selected()) ?? null);
   /** Words without a clip in the chosen voice, each once. */
   protected readonly missing = computed(() => [
     ...new Set(
       this.calls()
         .filter(({ kind }) => kind !== 'bell')
-        .flatMap(({ say }) => this.voices.missing(say)),
+        .flatMap((call) => this.voices.missing(call)),
     ),
   ]);
   protected readonly balance = computed(() => {
@@ -152,7 +185,7 @@ export class CallsPage {
     const { voice, talk, countFrom } = this.settings.settings();
     return `${speakers[voice]}; ${talking[talk]}; counted from ${countFrom}.`;
   });
-  protected readonly plan = computed(() => this.editor.sheet()?.stances?.plan ?? '');
+  protected readonly plan = computed(() => this.editor.sheet()?.stances?.plan);
   protected readonly quiet = computed(() => this.editor.sheet()?.calls?.quiet ?? []);
   /** What is found about stances and about the time to say things. */
   protected readonly saidFindings = computed(() =>
@@ -187,6 +220,12 @@ export class CallsPage {
     this.putEdit(call.key, { ...before, key: call.key, atMs: at - call.opens });
   }
 
+  protected putFocuses(focuses: readonly TechniqueFocus[]): void {
+    this.editor.apply(({ focuses: _, ...sheet }) => (focuses.length > 0 ? { ...sheet, focuses: [...focuses] } : sheet));
+  }
+
+  protected readonly ownBags = computed(() => (this.editor.sheet()?.ownBags ?? []).map(({ name }) => name));
+
   protected putWordings(wordings: Wordings): void {
     this.putCalls({ wordings });
   }
@@ -197,34 +236,33 @@ export class CallsPage {
     this.putCalls({ quiet: now.length > 0 ? now : undefined });
   }
 
-  protected putPlan(event: Event): void {
-    const plan = stancePlans.find((each) => each === (event.target as HTMLSelectElement).value);
+  protected putPlan(plan: Stances['plan'] | undefined): void {
     this.editor.apply((sheet) => {
       const { stances, ...plain } = sheet;
       return plan ? { ...plain, stances: { ...usualStances, ...stances, plan } } : plain;
     });
   }
 
-  protected putStances(key: 'settleMs' | 'firstPace' | 'pieces', event: Event, factor: number): void {
-    const value = Number((event.target as HTMLInputElement).value) * factor;
-    const bounds = { settleMs: [0, 60_000], firstPace: [0.3, 1], pieces: [1, 50] } as const;
-    const [least, most] = bounds[key];
-    if (value >= least && value <= most)
-      this.editor.apply((sheet) => (sheet.stances ? { ...sheet, stances: { ...sheet.stances, [key]: value } } : sheet));
+  protected putStances(change: Partial<Stances>): void {
+    this.editor.apply((sheet) => (sheet.stances ? { ...sheet, stances: { ...sheet.stances, ...change } } : sheet));
   }
 
   /** Plays from the chosen call, else from what is in view. */
   protected listen(script: HTMLElement): void {
-    const [track, timeline, call] = [this.track(), this.editor.timeline(), this.call()];
+    const [made, timeline, call] = [this.made(), this.editor.timeline(), this.call()];
     const seen = Math.floor(script.scrollTop / this.scale()) * 1000;
-    if (track && timeline) void this.listener.play(track, timeline, call?.at ?? Math.min(seen, timeline.ms));
+    if (made && timeline) void this.listener.play(made, call?.at ?? Math.min(seen, timeline.ms));
   }
 
   protected save(as: 'vtt' | 'srt'): void {
-    const [sheet, track] = [this.editor.sheet(), this.track()];
-    if (!sheet || !track) return;
-    const text = as === 'vtt' ? writeVtt(sheet, track) : writeSrt(sheet, track);
-    this.files.save(this.files.fileName(sheet.title, as), text, as === 'vtt' ? 'text/vtt' : 'application/x-subrip');
+    const [sheet, made] = [this.editor.sheet(), this.made()];
+    if (!sheet || !made) return;
+    const text = as === 'vtt' ? writeVtt(sheet, made) : writeSrt(sheet, made);
+    void this.files.save(
+      this.files.fileName(sheet.title, as),
+      text,
+      as === 'vtt' ? 'text/vtt' : 'application/x-subrip',
+    );
   }
 
   protected saveSound(as: AudioRequest['as']): void {
@@ -239,54 +277,51 @@ export class CallsPage {
     window.print();
   }
 
-  protected onKey(event: KeyboardEvent, script: HTMLElement | undefined): void {
-    const target = event.target as HTMLElement;
-    if (target.matches('input, textarea, select')) return;
-    const control = event.ctrlKey || event.metaKey;
-    if (control && event.key.toLowerCase() === 'z') {
-      event.preventDefault();
-      if (event.shiftKey) this.editor.redo();
-      else this.editor.undo();
-      return;
-    }
-    const key = keyOf(target);
-    this.key = key;
-    if (key === null || control) return;
-    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (step !== undefined) {
-      event.preventDefault();
-      if (event.altKey) this.shift(key, step * 500);
-      else this.focusFrom(target, step);
-    } else this.onLetter(event.key.toLowerCase(), key, script);
-  }
-
-  private focusFrom(target: HTMLElement, step: number): void {
-    const all = this.rows();
-    all[all.indexOf(target) + step]?.focus();
-  }
-
-  private rows(): HTMLElement[] {
-    return [...document.querySelectorAll<HTMLElement>('[data-call], [data-unsaid]')];
+  private listenToKeys(): void {
+    const keys = inject(KeysService);
+    keys.use(
+      'A call',
+      callShortcuts({
+        go: (row, by) => {
+          const all = callRows();
+          all[all.indexOf(row) + by]?.focus();
+        },
+        shift: (call, by) => this.shift(call, by),
+        mute: (call) => this.mute(call),
+        lock: (call) => this.lock(call),
+        listen: (call) => {
+          this.selected.set(call);
+          const script = this.script()?.nativeElement;
+          if (script) this.listen(script);
+        },
+      }),
+    );
+    keys.use('The calls of this sheet', [
+      { keys: ['$mod+z'], does: 'Undo', press: () => this.editor.undo() },
+      { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', press: () => this.editor.redo() },
+    ]);
   }
 
   /** Moves a call inside its window. */
-  private shift(key: string, by: number): void {
+  private shift(key: string, by: Milliseconds): void {
     const call = this.calls().find((each) => each.key === key);
     if (!call || !isMovable(call)) return;
     this.selected.set(key);
+    this.key = key;
     this.moveTo({ call, at: Math.min(call.closes - call.ms, Math.max(call.opens, call.at + by)) });
   }
 
-  private onLetter(letter: string, key: string, script: HTMLElement | undefined): void {
+  private mute(key: string): void {
+    this.key = key;
+    const before = this.edits().find((each) => each.key === key);
+    this.putEdit(key, { ...before, key, muted: before?.muted ? undefined : true });
+  }
+
+  private lock(key: string): void {
+    this.key = key;
     const before = this.edits().find((each) => each.key === key);
     const call = this.calls().find((each) => each.key === key);
-    if (letter === 'm')
-      this.putEdit(key, before?.muted ? { ...before, muted: undefined } : { ...before, key, muted: true });
-    if (letter === 'l' && call && isMovable(call))
+    if (call && isMovable(call))
       this.putEdit(key, { ...before, key, atMs: before?.atMs === undefined ? call.at - call.opens : undefined });
-    if (letter === 'p' && script) {
-      this.selected.set(key);
-      this.listen(script);
-    }
   }
 }

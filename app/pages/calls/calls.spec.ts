@@ -1,8 +1,9 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { readTempoText, type Sheet } from '../../../core/index';
+import { readTempoText, type Sheet, plain } from '../../../core/index';
 import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
 import { VoiceService } from '../../services/voice.service';
+import { choose, tick } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { CallsPage } from './calls-page';
 
@@ -20,7 +21,7 @@ describe('the calls of a sheet', () => {
   });
 
   async function open(sheet: Sheet): Promise<ComponentFixture<CallsPage>> {
-    await TestBed.inject(SheetsService).put(sheet);
+    await TestBed.inject(SheetsService).add(sheet);
     const fixture = TestBed.createComponent(CallsPage);
     fixture.componentRef.setInput('id', sheet.id);
     await until(() => {
@@ -99,11 +100,7 @@ describe('the calls of a sheet', () => {
   it('follow a stance plan, with the balance beside it', async () => {
     const fixture = await open(sheetOf('round 1:00 x4 rest 0:30: 1 1 2'));
     expect(host(fixture).textContent).toContain('0 changes');
-    const plan = [...host(fixture).querySelectorAll('select')].find(({ textContent }) =>
-      textContent.includes('each round'),
-    );
-    if (plan) plan.value = 'each round';
-    plan?.dispatchEvent(new Event('change'));
+    await choose(host(fixture), 'The class changes over', 'each round');
     await until(() => {
       TestBed.tick();
       return host(fixture).querySelector('[data-call$="stance"]') !== null;
@@ -114,8 +111,7 @@ describe('the calls of a sheet', () => {
 
   it('leave whole kinds out', async () => {
     const fixture = await open(sheetOf('round 2:00: 1 2'));
-    const tick = [...host(fixture).querySelectorAll('label')].find(({ textContent }) => textContent.trim() === 'time');
-    tick?.querySelector('input')?.click();
+    tick(host(fixture), 'time');
     await until(() => {
       TestBed.tick();
       return host(fixture).querySelector('[data-call$="time"]') === null;
@@ -141,8 +137,8 @@ describe('the recorded voices', () => {
     const voices = TestBed.inject(VoiceService);
     await TestBed.inject(SettingsService).loaded;
     TestBed.tick();
-    expect(voices.lengthOf('one two')).toBe(727);
-    expect(voices.missing('no such word')).toEqual([]);
+    expect(voices.lengthOf(plain('one two'))).toBe(727);
+    expect(voices.missing(plain('no such word'))).toEqual([]);
     expect(voices.wishes().talk).toBe('all');
     TestBed.inject(SettingsService).change({ talk: 'bells' });
     expect(voices.wishes().talk).toBe('bells');

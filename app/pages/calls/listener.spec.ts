@@ -1,6 +1,6 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { callTrack, compile, readTempoText, type Clip, type Cue, type Voice } from '../../../core/index';
+import { scriptOf, readTempoText, type Clip, type SoundKind, type Voice, type Saying } from '../../../core/index';
 import { SettingsService } from '../../services/settings.service';
 import { SoundService } from '../../services/sound.service';
 import { VoiceService } from '../../services/voice.service';
@@ -17,7 +17,7 @@ const voice: Voice = {
 /** Sound with a clock that is set by hand, and that remembers what was put on it. */
 class Heard {
   clock: number | null = 5000;
-  readonly cues: { readonly kind: Cue['kind']; readonly at: number }[] = [];
+  readonly cues: { readonly kind: SoundKind; readonly at: number }[] = [];
   readonly clips: { readonly words: string; readonly at: number }[] = [];
   readonly said: string[] = [];
   hasVoice = false;
@@ -28,7 +28,7 @@ class Heard {
   now(): number | null {
     return this.clock;
   }
-  playAt(kind: Cue['kind'], at: number): void {
+  playAt(kind: SoundKind, at: number): void {
     this.cues.push({ kind, at });
   }
   speakAt(_: AudioBuffer, clips: readonly Clip[], at: number): void {
@@ -47,8 +47,7 @@ class Heard {
 
 describe('listening to a stretch', () => {
   const { sheet } = readTempoText('round 1:00: 1 2\nrest 0:30\nround 1:00: 2 3');
-  const timeline = compile(sheet);
-  const track = callTrack(sheet, { countFrom: 3 });
+  const track = scriptOf(sheet, { countFrom: 3 });
 
   async function setUp(recorded: 'recorded' | 'not yet' | 'none' = 'recorded') {
     const heard = new Heard();
@@ -56,7 +55,7 @@ describe('listening to a stretch', () => {
     const voices = {
       voice: signal(recorded === 'none' ? null : voice),
       recording: signal(recorded === 'recorded' ? buffer : null),
-      missing: (words: string): readonly string[] => (/water/i.test(words) ? ['water'] : []),
+      missing: ({ say }: Saying): readonly string[] => (/water/i.test(say) ? ['water'] : []),
     };
     TestBed.configureTestingModule({
       providers: [
@@ -74,7 +73,7 @@ describe('listening to a stretch', () => {
 
   it('puts thirty seconds of bells and clips on the audio clock, a moment after the press', async () => {
     const { listener, heard } = await setUp();
-    await listener.play(track, timeline, 40_000);
+    await listener.play(track, 40_000);
     const begin = 5000 + 150 - 40_000;
     expect(heard.cues.find(({ kind }) => kind === 'end bell')?.at).toBe(begin + 60_000);
     expect(heard.cues.every(({ at }) => at >= begin + 40_000 && at < begin + 70_000)).toBeTrue();
@@ -87,7 +86,7 @@ describe('listening to a stretch', () => {
 
   it('shows where it has come to, and ends by itself', async () => {
     const { listener, heard } = await setUp();
-    await listener.play(track, timeline, 10_000);
+    await listener.play(track, 10_000);
     expect(listener.at()).toBe(10_000);
     heard.clock = 5000 + 150 + 12_000;
     await until(() => listener.at() === 22_000);
@@ -100,7 +99,7 @@ describe('listening to a stretch', () => {
     const { listener, heard } = await setUp();
     heard.hasVoice = true;
     const rest = track.calls.find(({ kind }) => kind === 'water');
-    await listener.play(track, timeline, (rest?.at ?? 0) - 20);
+    await listener.play(track, (rest?.at ?? 0) - 20);
     await until(() => heard.said.length > 0);
     expect(heard.said).toEqual(['Rest. Water']);
     listener.stop();
@@ -108,19 +107,19 @@ describe('listening to a stretch', () => {
 
   it('says what is wrong where nothing can be heard', async () => {
     const { listener, heard } = await setUp('not yet');
-    await listener.play(track, timeline, 0);
+    await listener.play(track, 0);
     expect(listener.trouble()).toContain('The voice is still being read');
     listener.stop();
     heard.clock = null;
     heard.cues.length = 0;
-    await listener.play(track, timeline, 0);
+    await listener.play(track, 0);
     expect(listener.trouble()).toContain('gives no sound');
     expect([listener.playing(), heard.cues.length]).toEqual([false, 0]);
   });
 
   it('is bells alone where nobody speaks', async () => {
     const { listener, heard } = await setUp('none');
-    await listener.play(track, timeline, 0);
+    await listener.play(track, 0);
     expect(heard.cues.length).toBeGreaterThan(0);
     expect([heard.clips, heard.said, listener.trouble()]).toEqual([[], [], '']);
     listener.stop();

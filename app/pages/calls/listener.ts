@@ -1,6 +1,5 @@
 import { computed, inject, Injectable, signal, type OnDestroy } from '@angular/core';
-import { clipsOfCall, cues, type Call, type CallTrack, type SessionTime, type Timeline } from '../../../core/index';
-import { SettingsService } from '../../services/settings.service';
+import { clipsOfCall, type Call, type Script, type SessionTime } from '../../../core/index';
 import { SoundService } from '../../services/sound.service';
 import { VoiceService } from '../../services/voice.service';
 
@@ -13,7 +12,6 @@ const leadMs = 150;
 export class Listener implements OnDestroy {
   private readonly sound = inject(SoundService);
   private readonly voices = inject(VoiceService);
-  private readonly settings = inject(SettingsService);
   /** Where the stretch has come to on the session's clock; null while nothing is played. */
   readonly at = signal<SessionTime | null>(null);
   readonly playing = computed(() => this.at() !== null);
@@ -22,7 +20,7 @@ export class Listener implements OnDestroy {
   private readonly timers = new Set<ReturnType<typeof setTimeout>>();
   private frame = 0;
 
-  async play(track: CallTrack, timeline: Timeline, from: SessionTime): Promise<void> {
+  async play(script: Script, from: SessionTime): Promise<void> {
     this.stop();
     this.trouble.set('');
     await this.sound.unlock();
@@ -35,9 +33,8 @@ export class Listener implements OnDestroy {
       this.trouble.set('The voice is still being read: these are the bells. Press Listen again in a moment.');
     const begin = now + leadMs - from;
     const inside = ({ at }: { readonly at: SessionTime }): boolean => at >= from && at < from + stretchMs;
-    for (const { kind, at } of cues(timeline, this.settings.settings().countFrom).filter(inside))
-      this.sound.playAt(kind, begin + at);
-    for (const call of track.calls.filter((each) => inside(each) && each.kind !== 'bell'))
+    for (const { kind, at } of script.sounds.filter(inside)) this.sound.playAt(kind, begin + at);
+    for (const call of script.calls.filter((each) => inside(each) && each.kind !== 'bell'))
       this.speak(call, begin, from);
     this.follow(begin, from);
   }
@@ -45,7 +42,7 @@ export class Listener implements OnDestroy {
   /** From clips on the audio clock; in the device's own voice at its moment where there are none. */
   private speak(call: Call, begin: number, from: SessionTime): void {
     const [voice, recording] = [this.voices.voice(), this.voices.recording()];
-    const toDevice = this.sound.canSay() && (!voice || this.voices.missing(call.say).length > 0);
+    const toDevice = this.sound.canSay() && (!voice || this.voices.missing(call).length > 0);
     if (voice && recording && !toDevice) this.sound.speakAt(recording, clipsOfCall(call, voice).clips, begin + call.at);
     else if (toDevice) this.timers.add(setTimeout(() => this.sound.say(call.say), leadMs + call.at - from));
   }

@@ -25,7 +25,8 @@ export class SoundFile implements OnDestroy {
         return;
       }
       this.share.set(null);
-      if (answer.kind === 'done') this.files.save(this.files.fileName(sheet.title, as), answer.file, answer.file.type);
+      if (answer.kind === 'done')
+        void this.files.save(this.files.fileName(sheet.title, as), answer.file, answer.file.type);
       else this.failed.set(`The sound file was not made: ${answer.what}. Try the other form.`);
     });
   }

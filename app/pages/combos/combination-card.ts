@@ -2,14 +2,19 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  ElementRef,
   inject,
   input,
   linkedSignal,
   output,
   signal,
 } from '@angular/core';
+import { MatRadioModule } from '@angular/material/radio';
+import { TextField } from '../../parts/fields/text-field';
+import { MatButtonModule } from '@angular/material/button';
 import {
   bagKinds,
+  bookEntrySchema,
   countCombination,
   fitToBag,
   isWorthSaying,
@@ -26,17 +31,18 @@ import {
   type BookEntry,
   type Combination,
 } from '../../../core/index';
+import { orNothing, ChoiceField } from '../../parts/fields/choice-field';
+import { KeysService, type Shortcut } from '../../services/keys.service';
 import { SettingsService } from '../../services/settings.service';
 import { StaffEditor } from '../../parts/staff-editor/staff-editor';
 
 /** One combination of the book, open for editing: typed, or placed on the staff. Every good change is saved at once. */
 @Component({
   selector: 'kt-combination-card',
-  imports: [StaffEditor],
+  imports: [MatRadioModule, ChoiceField, TextField, MatButtonModule, StaffEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './combination-card.html',
   styleUrl: './combination-card.scss',
-  host: { '(keydown)': 'onKey($event)' },
 })
 export class CombinationCard {
   private readonly settings = inject(SettingsService);
@@ -45,8 +51,9 @@ export class CombinationCard {
   readonly deleted = output<BookEntry>();
   readonly closed = output();
 
-  protected readonly levels = levels;
-  protected readonly bags = bagKinds;
+  protected readonly levels = orNothing('any', levels);
+  protected readonly bags = orNothing('any', bagKinds);
+  protected readonly schemas = bookEntrySchema.shape;
   protected readonly stances = ['orthodox', 'southpaw'] as const;
   /** What stands in the line; another entry brings its own text. */
   protected readonly text = linkedSignal<string, string>({
@@ -113,10 +120,6 @@ export class CombinationCard {
     return fit && { ...fit, text: fit.adapted ? writeCombination(fit.adapted) : '' };
   });
 
-  protected value(event: Event): string {
-    return (event.target as HTMLInputElement | HTMLSelectElement | HTMLTextAreaElement).value;
-  }
-
   protected type(text: string): void {
     this.past.update((texts) => [...texts.slice(-299), this.text()]);
     this.future.set([]);
@@ -139,18 +142,12 @@ export class CombinationCard {
     if (typed?.combination) this.saved.emit({ ...this.entry(), text: typed.text, ...change });
   }
 
-  protected changeTags(text: string): void {
-    const tags = text.split(',').map((tag) => tag.trim().slice(0, 40));
-    this.change({ tags: [...new Set(tags.filter((tag) => tag !== ''))].slice(0, 20) });
+  protected tagsOf(text: string): string[] {
+    return [...new Set(text.split(',').map((tag) => tag.trim()))].filter((tag) => tag !== '');
   }
 
-  protected changeLevel(value: string): void {
-    this.change({ level: levels.find((level) => level === value) });
-  }
-
-  protected changeBag(value: string): void {
-    this.change({ bag: bagKinds.find((bag) => bag === value) });
-  }
+  protected readonly tagsFault = (text: string): string =>
+    this.schemas.tags.safeParse(this.tagsOf(text)).success ? '' : 'Write at most 20 tags of at most 40 characters';
 
   protected step(from: 'past' | 'future'): void {
     const [source, other] = from === 'past' ? [this.past, this.future] : [this.future, this.past];
@@ -161,15 +158,30 @@ export class CombinationCard {
     this.show(text);
   }
 
-  protected onKey(event: KeyboardEvent): void {
-    const control = event.ctrlKey || event.metaKey;
-    const key = event.key.toLowerCase();
+  constructor() {
+    this.listenToKeys();
+  }
+
+  /** Keys of the card, also while somebody types in it; elsewhere on the page they are the browser's. */
+  private listenToKeys(): void {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    const on = (keys: readonly string[], does: string, press: () => void): Shortcut => ({
+      keys,
+      does,
+      typing: true,
+      when: ({ target }) => target instanceof Node && host.contains(target),
+      press,
+    });
+    inject(KeysService).use('A combination', [
+      on(['Alt+r'], 'Take the first repair', () => this.repairFirst()),
+      on(['$mod+z'], 'Undo', () => this.step('past')),
+      on(['$mod+Shift+z', '$mod+y'], 'Redo', () => this.step('future')),
+      on(['Escape'], 'Close it', () => this.closed.emit()),
+    ]);
+  }
+
+  private repairFirst(): void {
     const first = this.seams().find(({ repairs }) => repairs.length > 0)?.repairs[0];
-    if (event.altKey && key === 'r' && first) this.take(first.combination);
-    else if (control && key === 'z') this.step(event.shiftKey ? 'future' : 'past');
-    else if (control && key === 'y') this.step('future');
-    else if (key === 'escape') this.closed.emit();
-    else return;
-    event.preventDefault();
+    if (first) this.take(first.combination);
   }
 }

@@ -1,24 +1,36 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
-import { mdiFileExportOutline, mdiFileImportOutline, mdiPlus } from '@mdi/js';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { MatSortModule } from '@angular/material/sort';
+import { MatTableModule } from '@angular/material/table';
+import { MatChipsModule } from '@angular/material/chips';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { FileButton } from '../../parts/fields/file-button';
+import { TextField } from '../../parts/fields/text-field';
+import { MatIcon } from '@angular/material/icon';
+import { MatButtonModule } from '@angular/material/button';
 import {
   bagKinds,
+  bookOrders,
   bookRow,
   levels,
   moveKinds,
   previewMerge,
   readBookJson,
+  sortBook,
   suits,
   toSeconds,
   writeBookJson,
+  type BagKind,
+  type Book,
   type BookEntry,
+  type FromFile,
   type BookFilter,
   type BookRow,
+  type Level,
   type MergeRow,
   type Problem,
   type Wordings,
 } from '../../../core/index';
-import { Icon } from '../../parts/icon';
+import { named, orNothing, ChoiceField } from '../../parts/fields/choice-field';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import { BookService } from '../../services/book.service';
 import { FilesService } from '../../services/files.service';
@@ -26,50 +38,99 @@ import { freshId } from '../../services/fresh-id';
 import { SettingsService } from '../../services/settings.service';
 import { CombinationCard } from './combination-card';
 import { CompareView } from './compare-view';
+import { Pages } from '../../parts/pages';
+import { UnreadList } from '../../parts/unread-list';
 import { MergePreview } from './merge-preview';
+import { NoticeService } from '../../services/notice.service';
 
-/** What `BookFilter` holds, as the form has it. */
+/** What is looked for, as the chips and fields have it; undefined where it does not matter. */
 interface Wish {
   readonly words: string;
-  readonly strike: string;
-  readonly length: '' | '1-3' | '4-6' | '7-99';
-  readonly bag: string;
-  readonly level: string;
-  readonly stance: '' | 'stays' | 'turns';
-  readonly flows: boolean;
+  readonly strike: string | undefined;
+  readonly bag: BagKind | undefined;
+  readonly length: '1-3' | '4-6' | '7-99' | undefined;
+  readonly level: Level | undefined;
+  readonly stance: 'stays' | 'turns' | undefined;
+  readonly flows: true | undefined;
 }
 
-const noWish: Wish = { words: '', strike: '', length: '', bag: '', level: '', stance: '', flows: false };
+const noWish: Wish = {
+  words: '',
+  strike: undefined,
+  bag: undefined,
+  length: undefined,
+  level: undefined,
+  stance: undefined,
+  flows: undefined,
+};
+
+/** What a press of a chip asks for, group by group. */
+const chips = [
+  {
+    key: 'length',
+    name: 'Length',
+    choices: [
+      { value: '1-3', name: 'up to 3 moves' },
+      { value: '4-6', name: '4 to 6' },
+      { value: '7-99', name: '7 or more' },
+    ],
+  },
+  { key: 'level', name: 'Level', choices: named(levels) },
+  {
+    key: 'stance',
+    name: 'Stance',
+    choices: [
+      { value: 'stays', name: 'ends as it began' },
+      { value: 'turns', name: 'ends in the other stance' },
+    ],
+  },
+  { key: 'flows', name: 'Flow', choices: [{ value: true, name: 'flows throughout' }] },
+] as const;
+
+/** Rows that stand on one page of the list. */
+const longestList = 20;
 
 /** The coach's book of combinations. */
 @Component({
   selector: 'kt-combos-page',
-  imports: [Icon, StrikeStaff, CombinationCard, CompareView, MergePreview],
+  imports: [
+    MatSortModule,
+    MatTableModule,
+    MatChipsModule,
+    MatCheckbox,
+    FileButton,
+    ChoiceField,
+    TextField,
+    MatIcon,
+    MatButtonModule,
+    StrikeStaff,
+    CombinationCard,
+    CompareView,
+    MergePreview,
+    Pages,
+    UnreadList,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './combos-page.html',
   styleUrl: './combos-page.scss',
 })
 export class CombosPage {
+  protected readonly unreadStores = ['book'] as const;
   private readonly book = inject(BookService);
   private readonly files = inject(FilesService);
-  private readonly snack = inject(MatSnackBar);
+  private readonly notices = inject(NoticeService);
   protected readonly settings = inject(SettingsService);
 
-  protected readonly icons = { add: mdiPlus, take: mdiFileImportOutline, give: mdiFileExportOutline };
-  protected readonly bags = bagKinds;
-  protected readonly levels = levels;
-  protected readonly lengths = [
-    { value: '1-3', name: 'up to 3 moves' },
-    { value: '4-6', name: '4 to 6 moves' },
-    { value: '7-99', name: '7 moves or more' },
-  ] as const;
-  protected readonly strikes = [
+  protected readonly chips = chips;
+  protected readonly columns = ['choose', 'name', 'moves', 'punches', 'seconds', 'level'];
+  protected readonly bags = orNothing('any', bagKinds);
+  protected readonly strikes = orNothing('any', [
     ...new Set(
       moveKinds
         .filter((kind) => kind.targets.length > 0)
         .flatMap((kind) => (kind.sideInName ? kind.sides.map((side) => `${side} ${kind.name}`) : [kind.name])),
     ),
-  ];
+  ]);
 
   protected readonly wish = signal<Wish>(noWish);
   private readonly filter = computed((): BookFilter => {
@@ -81,8 +142,8 @@ export class CombosPage {
       ...(leastMoves !== undefined && mostMoves !== undefined ? { leastMoves, mostMoves } : {}),
       ...(stance ? { stance } : {}),
       ...(flows ? { flows } : {}),
-      bag: bagKinds.find((each) => each === bag),
-      level: levels.find((each) => each === level),
+      bag,
+      level,
     };
   });
   private readonly all = computed(() =>
@@ -91,8 +152,33 @@ export class CombosPage {
       return row ? [row] : [];
     }),
   );
-  protected readonly rows = computed(() => this.all()?.filter((row) => suits(row, this.filter())));
+  /** By which column, and whether from the most to the least; as the book has them where nothing was chosen. */
+  protected readonly sort = signal<{ readonly by: string; readonly down: boolean }>({ by: '', down: false });
+  private readonly found = computed(() => this.all()?.filter((row) => suits(row, this.filter())));
+  protected readonly rows = computed(() => {
+    const { by, down } = this.sort();
+    const order = bookOrders.find((each) => each === by);
+    const found = this.found();
+    return order && found ? sortBook(found, order, down) : found;
+  });
   protected readonly total = computed(() => this.all()?.length ?? 0);
+  /** The page of the rows that is shown; another search begins with the first. */
+  protected readonly pageIndex = linkedSignal({ source: this.wish, computation: () => 0 });
+  protected readonly pageSize = longestList;
+  protected readonly shown = computed(() =>
+    this.rows()?.slice(this.pageIndex() * longestList, (this.pageIndex() + 1) * longestList),
+  );
+
+  /** The row that is looked at: the first, until another is. */
+  protected readonly looked = linkedSignal<readonly BookRow[], BookRow | null>({
+    source: () => this.shown() ?? [],
+    computation: (shown, before) => shown.find(({ entry }) => entry.id === before?.value?.entry.id) ?? shown[0] ?? null,
+  });
+  protected readonly byId = (_: number, row: BookRow): string => row.entry.id;
+
+  protected about({ level, bag, tags }: BookEntry): string {
+    return [level ?? 'any level', ...(bag ? [bag] : []), ...tags].join(' · ');
+  }
 
   /** Entry that is open for editing; a new one is here before it is in the book. */
   protected readonly open = signal<BookEntry | null>(null);
@@ -118,8 +204,9 @@ export class CombosPage {
     this.wish.update((wish) => ({ ...wish, ...change }));
   }
 
-  protected value(event: Event): string {
-    return (event.target as HTMLInputElement | HTMLSelectElement).value;
+  /** A chip that is pressed again is let go. */
+  protected lookBy<Key extends (typeof chips)[number]['key']>(key: Key, value: Wish[Key]): void {
+    this.look({ [key]: value });
   }
 
   protected create(): void {
@@ -142,10 +229,7 @@ export class CombosPage {
     const putBack = await this.book.remove(entry.id);
     this.open.set(null);
     this.choose(entry.id, false);
-    this.snack
-      .open(`“${entry.name || entry.text}” deleted`, 'Undo', { duration: 8000 })
-      .onAction()
-      .subscribe(() => void putBack());
+    this.notices.undoable(`“${entry.name || entry.text}” deleted`, putBack);
   }
 
   protected choose(id: string, on: boolean): void {
@@ -155,30 +239,32 @@ export class CombosPage {
     this.chosen.set(chosen);
   }
 
-  protected checked(event: Event): boolean {
-    return (event.target as HTMLInputElement).checked;
-  }
-
   /** The chosen entries, or the whole book where none is chosen. */
-  protected export(): void {
+  protected async export(): Promise<void> {
     const chosen = this.chosen();
     const entries = (this.book.all() ?? []).filter((entry) => chosen.size === 0 || chosen.has(entry.id));
-    this.files.save(
+    await this.files.save(
       this.files.fileName(chosen.size === 0 ? 'combinations' : 'some combinations', 'json'),
       writeBookJson('', entries, chosen.size === 0 ? this.settings.settings().wordings : {}),
       'application/json',
     );
   }
 
-  protected async import(event: Event): Promise<void> {
-    const field = event.target as HTMLInputElement;
-    const file = field.files?.[0];
+  protected async import([file]: readonly File[]): Promise<void> {
     if (!file) return;
-    const read = readBookJson(await file.text());
-    field.value = '';
+    const read = await this.readBook(file);
     this.refusal.set(read.ok ? null : { name: file.name, problems: read.problems.slice(0, 8) });
     this.merging.set(read.ok ? previewMerge(this.book.all() ?? [], read.value.entries) : null);
     this.phrasebook.set(read.ok ? (read.value.wordings ?? null) : null);
+  }
+
+  /** A book, by what is in the file; anything else is said to be what it is. */
+  private async readBook(file: File): Promise<FromFile<Book>> {
+    const incoming = await this.files.read(file);
+    if (incoming.kind === 'book') return readBookJson(incoming.text);
+    if (incoming.kind === 'refused') return { ok: false, problems: incoming.problems };
+    const where = incoming.kind === 'sheet' ? 'import it under Sheets' : 'restore it under Settings';
+    return { ok: false, problems: [{ path: '', what: `this is a ${incoming.kind}, not a book: ${where}` }] };
   }
 
   /** Takes a phrasebook in place of the coach's own, which can be put back. */
@@ -186,19 +272,14 @@ export class CombosPage {
     const before = this.settings.settings().wordings;
     this.settings.change({ wordings });
     this.phrasebook.set(null);
-    this.snack
-      .open('The phrasebook is taken in', 'Undo', { duration: 8000 })
-      .onAction()
-      .subscribe(() => {
-        this.settings.change({ wordings: before });
-      });
+    this.notices.undoable('The phrasebook is taken in', () => {
+      this.settings.change({ wordings: before });
+    });
   }
 
   protected async merge(entries: readonly BookEntry[]): Promise<void> {
     await this.book.put(...entries);
     this.merging.set(null);
-    this.snack.open(`${entries.length} ${entries.length === 1 ? 'combination' : 'combinations'} taken in`, undefined, {
-      duration: 5000,
-    });
+    void this.notices.say(`${entries.length} ${entries.length === 1 ? 'combination' : 'combinations'} taken in`);
   }
 }

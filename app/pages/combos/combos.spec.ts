@@ -1,8 +1,10 @@
 import { TestBed } from '@angular/core/testing';
+import { Store } from '../../store/store';
 import { previewMerge, writeBookJson, type BookEntry } from '../../../core/index';
 import { BookService } from '../../services/book.service';
-import { DemoService } from '../../services/demo.service';
+import { seedDemo } from '../../store/demo-rows';
 import { SettingsService } from '../../services/settings.service';
+import { choose, press, type } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { CombinationCard } from './combination-card';
 import { CombosPage } from './combos-page';
@@ -23,42 +25,42 @@ describe('a combination of the book, open', () => {
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
     const field = host.querySelector<HTMLInputElement>('.text input') as HTMLInputElement;
-    const type = async (typed: string): Promise<void> => {
+    const write = async (typed: string): Promise<void> => {
       field.value = typed;
       field.dispatchEvent(new Event('input'));
       await fixture.whenStable();
     };
-    const press = async (key: string, more: KeyboardEventInit): Promise<void> => {
-      host.dispatchEvent(new KeyboardEvent('keydown', { key, ...more }));
+    const key = async (name: string, more: KeyboardEventInit): Promise<void> => {
+      host.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true, ...more }));
       await fixture.whenStable();
     };
-    return { fixture, host, field, saved, type, press };
+    return { fixture, host, field, saved, write, key };
   }
 
   it('is saved as soon as it reads, canonical, and not while it does not', async () => {
-    const { saved, type, host } = await setUp('1 2');
-    await type('1 2 hoo');
+    const { saved, write, host } = await setUp('1 2');
+    await write('1 2 hoo');
     expect(saved).toEqual([]);
     expect(host.querySelector('.fault')?.textContent).toContain('hook');
-    await type('1 2 hook');
+    await write('1 2 hook');
     expect(saved.at(-1)?.text).toBe('1 2 3');
   });
 
   it('takes a repair with one key and takes it back with one', async () => {
-    const { saved, press, field } = await setUp('1 2 4');
-    await press('r', { altKey: true });
+    const { saved, key, field } = await setUp('1 2 4');
+    await key('r', { altKey: true });
     expect(saved.at(-1)?.text).toBe('1 2 sl 4');
-    await press('z', { ctrlKey: true });
+    await key('z', { ctrlKey: true });
     expect(field.value).toBe('1 2 4');
     expect(saved.at(-1)?.text).toBe('1 2 4');
-    await press('y', { ctrlKey: true });
+    await key('y', { ctrlKey: true });
     expect(saved.at(-1)?.text).toBe('1 2 sl 4');
   });
 
   it('shows a left-hander’s limbs and mirrored steps, and keeps what was meant', async () => {
     const { host, fixture, saved } = await setUp('left+1 2');
     expect(host.textContent).toContain('left hand, right hand');
-    host.querySelectorAll<HTMLInputElement>('input[name=stance]')[1]?.click();
+    host.querySelectorAll<HTMLInputElement>('input[type=radio]')[1]?.click();
     await fixture.whenStable();
     expect(host.textContent).toContain('right hand, left hand');
     expect(host.querySelector('.box')?.getAttribute('aria-label')).toContain('step right');
@@ -69,9 +71,7 @@ describe('a combination of the book, open', () => {
 
   it('says whether its bag takes it, and takes the change over', async () => {
     const { host, fixture, saved } = await setUp('1 2 3b');
-    const bag = host.querySelectorAll('select')[1];
-    if (bag) bag.value = 'double-end';
-    bag?.dispatchEvent(new Event('change'));
+    await choose(host, 'Bag', 'double-end');
     await fixture.whenStable();
     expect(host.querySelector('.fit')?.textContent).toContain('wants a change');
     host.querySelector<HTMLElement>('.fit button')?.click();
@@ -99,18 +99,16 @@ describe('a combination of the book, open', () => {
 describe('the combos view', () => {
   it('lists, filters and compares', async () => {
     TestBed.configureTestingModule({ providers: testProviders() });
-    await TestBed.inject(DemoService).seedOnce(new Date(2026, 10, 23));
+    await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23)));
     const fixture = TestBed.createComponent(CombosPage);
     const host = fixture.nativeElement as HTMLElement;
     await until(() => {
       TestBed.tick();
-      return host.querySelectorAll('.list li').length === 12;
+      return host.querySelectorAll('.list tr[mat-row]').length === 12;
     });
-    const find = host.querySelector<HTMLInputElement>('input[type=search]') as HTMLInputElement;
-    find.value = 'legs';
-    find.dispatchEvent(new Event('input'));
+    type(host, 'Find', 'legs');
     await fixture.whenStable();
-    expect(host.querySelectorAll('.list li').length).toBe(2);
+    expect(host.querySelectorAll('.list tr[mat-row]').length).toBe(2);
     for (const box of host.querySelectorAll<HTMLInputElement>('.list input[type=checkbox]')) box.click();
     await fixture.whenStable();
     [...host.querySelectorAll<HTMLElement>('button')]
@@ -134,11 +132,9 @@ describe('taking in a book', () => {
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
     expect(host.textContent).toContain('differs from your “a”');
-    const [choice] = host.querySelectorAll('select');
-    if (choice) choice.value = 'take';
-    choice?.dispatchEvent(new Event('change'));
+    await choose(host, 'What to do with a', 'take theirs instead');
     await fixture.whenStable();
-    host.querySelector<HTMLElement>('.button.main')?.click();
+    press(host, 'Take in 2');
     expect(merged[0]?.map((each) => each.text)).toEqual(['1 2 3', '5 4']);
   });
 
@@ -163,13 +159,10 @@ describe('taking in a book', () => {
       return host.textContent.includes('This file has a phrasebook');
     });
     expect(settings.settings().wordings).toEqual(mine);
-    const press = (name: string): void => {
-      [...document.querySelectorAll('button')].find(({ textContent }) => textContent.includes(name))?.click();
-    };
-    press('Put it in place of mine');
+    press(host, 'Put it in place of mine');
     expect(settings.settings().wordings).toEqual(theirs);
     await until(() => document.querySelector('mat-snack-bar-container button') !== null);
-    press('Undo');
+    press(document, 'Undo');
     await until(() => settings.settings().wordings === mine);
     await until(() => document.querySelector('mat-snack-bar-container') === null);
     fixture.destroy();

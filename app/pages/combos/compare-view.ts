@@ -14,7 +14,7 @@ interface Line {
   imports: [StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section aria-label="Comparison">
+    <section class="card" aria-label="Comparison">
       <table>
         <thead>
           <tr>
@@ -42,11 +42,6 @@ interface Line {
   `,
   styles: `
     section {
-      margin-bottom: 1.25rem;
-      padding: 0.75rem 1rem;
-      border: 2px solid var(--line-strong);
-      border-radius: 8px;
-      background: var(--paper);
       overflow-x: auto;
     }
 
@@ -57,7 +52,7 @@ interface Line {
 
     th,
     td {
-      padding: 0.3rem 0.75rem 0.3rem 0;
+      padding: var(--space-1) var(--space-3) var(--space-1) 0;
       border-bottom: 1px solid var(--line);
       text-align: start;
       vertical-align: top;

@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { ChoiceField } from '../../parts/fields/choice-field';
+import { MatButtonModule } from '@angular/material/button';
 import {
   mergedEntries,
   usualChoice,
@@ -7,78 +9,58 @@ import {
   type MergeRow,
   type Wordings,
 } from '../../../core/index';
+import type { Choice } from '../../parts/fields/choice-field';
 import { freshId } from '../../services/fresh-id';
 
 /** Somebody else's book laid beside this one; nothing is written before the coach says so. */
 @Component({
   selector: 'kt-merge-preview',
+  imports: [ChoiceField, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section aria-labelledby="merge">
+    <section class="card stack" aria-labelledby="merge">
       <h2 id="merge">{{ rows().length }} combinations in this file</h2>
       <ul>
         @for (row of rows(); track row.theirs.id) {
-          <li>
+          <li class="line">
             <b>{{ row.theirs.name || row.theirs.text }}</b> <span class="figures">{{ row.theirs.text }}</span>
             <span class="soft">{{ say(row) }}</span>
             @if (row.what !== 'same') {
-              <select
-                class="field"
-                [attr.aria-label]="'What to do with ' + (row.theirs.name || row.theirs.text)"
-                (change)="choose(row, $event)"
-              >
-                @for (option of options(row); track option.value) {
-                  <option [value]="option.value" [selected]="choices().get(row.theirs.id) === option.value">
-                    {{ option.name }}
-                  </option>
-                }
-              </select>
+              <kt-choice-field
+                bare
+                [label]="'What to do with ' + (row.theirs.name || row.theirs.text)"
+                [value]="choices().get(row.theirs.id) ?? 'leave'"
+                [choices]="options(row)"
+                (put)="choose(row, $event)"
+              />
             }
           </li>
         }
       </ul>
       @if (phrasebook()) {
-        <p>
+        <p class="line">
           <span>This file has a phrasebook, too.</span>
-          <button type="button" class="button" (click)="phrases.emit(phrasebook()!)">Put it in place of mine</button>
+          <button type="button" matButton="outlined" (click)="phrases.emit(phrasebook()!)">
+            Put it in place of mine
+          </button>
         </p>
       }
-      <p>
-        <button type="button" class="button main" [disabled]="result().length === 0" (click)="merged.emit(result())">
+      <p class="line">
+        <button type="button" matButton="filled" [disabled]="result().length === 0" (click)="merged.emit(result())">
           Take in {{ result().length }}
         </button>
-        <button type="button" class="button" (click)="cancelled.emit()">Leave it</button>
+        <button type="button" matButton="outlined" (click)="cancelled.emit()">Leave it</button>
       </p>
     </section>
   `,
   styles: `
-    section {
-      margin-bottom: 1.25rem;
-      padding: 1rem;
-      border: 2px solid var(--line-strong);
-      border-radius: 8px;
-      background: var(--paper);
-    }
-
     li {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.25rem 1rem;
-      align-items: center;
       min-height: 44px;
       border-bottom: 1px solid var(--line);
     }
 
     li .soft {
       flex: 1 1 12rem;
-    }
-
-    p {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 0.5rem;
-      margin-top: 0.75rem;
     }
   `,
 })
@@ -107,7 +89,7 @@ export class MergePreview {
     }[what];
   }
 
-  protected options({ what }: MergeRow): { value: MergeChoice; name: string }[] {
+  protected options({ what }: MergeRow): readonly Choice<MergeChoice>[] {
     if (what === 'new')
       return [
         { value: 'take', name: 'take it in' },
@@ -120,9 +102,7 @@ export class MergePreview {
     ];
   }
 
-  protected choose(row: MergeRow, event: Event): void {
-    const value = (event.target as HTMLSelectElement).value;
-    const choice = this.options(row).find((option) => option.value === value)?.value;
-    if (choice) this.choices.set(new Map(this.choices()).set(row.theirs.id, choice));
+  protected choose(row: MergeRow, choice: MergeChoice): void {
+    this.choices.set(new Map(this.choices()).set(row.theirs.id, choice));
   }
 }

@@ -1,47 +1,33 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatSlideToggle } from '@angular/material/slide-toggle';
+import { NumberField } from '../../parts/fields/number-field';
+import { TextField } from '../../parts/fields/text-field';
+import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { bagKinds, natureOf, type Room, type RoomBag } from '../../../core/index';
-import { MeasureField } from '../../parts/measure-field';
+import { bagKinds, leastBagHeight, natureOf, roomSchema, type Room, type RoomBag } from '../../../core/index';
+import { named, ChoiceField } from '../../parts/fields/choice-field';
+import { MeasureField } from '../../parts/fields/measure-field';
 
 /** One bag of the room: kind, name, measures, places, and whether it is down. */
 @Component({
   selector: 'kt-bag-form',
-  imports: [MeasureField, RouterLink],
+  imports: [MatSlideToggle, ChoiceField, NumberField, TextField, MatButtonModule, MeasureField, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let own = bag();
-    <fieldset>
-      <legend>{{ own.name || own.kind }}</legend>
+    <section class="card stack" aria-labelledby="bag">
+      <h2 id="bag">{{ own.name || own.kind }}</h2>
       <p class="soft">{{ nature()?.goodFor }}</p>
       <p class="care">{{ nature()?.care }}</p>
       <div class="fields">
-        <label
-          >Kind
-          <select class="field" (change)="changed.emit({ kind: text($event) })">
-            @for (kind of kinds(); track kind) {
-              <option [value]="kind" [selected]="kind === own.kind">{{ kind }}</option>
-            }
-          </select>
-        </label>
-        <label
-          >Name
-          <input
-            class="field"
-            type="text"
-            maxlength="60"
-            [value]="own.name"
-            (change)="changed.emit({ name: text($event) })"
-        /></label>
-        <label
-          >Places
-          <input
-            class="field figures"
-            type="number"
-            min="0"
-            max="50"
-            [value]="own.places"
-            (change)="changePlaces($event)"
-        /></label>
+        <kt-choice-field label="Kind" [value]="own.kind" [choices]="kinds()" (put)="changed.emit({ kind: $event })" />
+        <kt-text-field label="Name" [value]="own.name" [schema]="schemas.name" (put)="changed.emit({ name: $event })" />
+        <kt-number-field
+          label="Places"
+          [value]="own.places"
+          [schema]="schemas.places"
+          (put)="changed.emit({ places: $event ?? own.places })"
+        />
         <kt-measure-field
           label="Radius"
           [value]="own.radius"
@@ -49,33 +35,32 @@ import { MeasureField } from '../../parts/measure-field';
           [most]="5"
           (changed)="changed.emit({ radius: $event })"
         />
-        @if (own.kind !== 'shadow') {
+        @if (nature()?.body !== 'none') {
           <kt-measure-field
             label="Lower edge"
             [value]="own.bottom"
-            [most]="5"
+            [most]="lowerMost()"
             (changed)="changed.emit({ bottom: $event })"
           />
           <kt-measure-field
             label="Upper edge"
             [value]="own.top"
-            [least]="0.1"
+            [least]="upperLeast()"
             [most]="6"
             (changed)="changed.emit({ top: $event })"
           />
         }
-        <label class="tick"
-          ><input type="checkbox" [checked]="own.down ?? false" (change)="changed.emit({ down: !own.down })" /> Down,
-          not in use</label
-        >
       </div>
-      <p>
-        @if (own.kind === 'heavy' || own.kind === 'double-end' || own.kind === 'speed') {
-          <a routerLink="/bench" [queryParams]="{ bag: own.id }">Measure it on the bench</a>
+      <mat-slide-toggle [checked]="own.down ?? false" (change)="changed.emit({ down: $event.checked })"
+        >Down, not in use</mat-slide-toggle
+      >
+      <p class="line">
+        @if (nature()?.measured) {
+          <a matButton="outlined" routerLink="/bench" [queryParams]="{ bag: own.id }">Measure it on the bench</a>
         }
-        <button type="button" class="link-button" (click)="removed.emit()">Take it out</button>
+        <button type="button" matButton (click)="removed.emit()">Take it out</button>
       </p>
-    </fieldset>
+    </section>
   `,
   styleUrl: './room-page.scss',
 })
@@ -85,17 +70,11 @@ export class BagForm {
   readonly changed = output<Partial<RoomBag>>();
   readonly removed = output();
 
-  protected readonly kinds = computed(() => [...bagKinds, ...this.room().ownBags.map(({ name }) => name)]);
+  protected readonly kinds = computed(() => named([...bagKinds, ...this.room().ownBags.map(({ name }) => name)]));
+  protected readonly schemas = roomSchema.shape.bags.def.element.shape;
   protected readonly nature = computed(() => natureOf(this.bag().kind, this.room().ownBags));
 
-  protected text(event: Event): string {
-    return (event.target as HTMLInputElement | HTMLSelectElement).value;
-  }
-
-  protected changePlaces(event: Event): void {
-    const field = event.target as HTMLInputElement;
-    const places = Math.round(Number(field.value));
-    if (field.value !== '' && places >= 0 && places <= 50) this.changed.emit({ places });
-    else field.value = String(this.bag().places);
-  }
+  /** The edges bound each other. */
+  protected readonly lowerMost = computed(() => Math.min(5, this.bag().top - leastBagHeight));
+  protected readonly upperLeast = computed(() => Math.max(0.1, this.bag().bottom + leastBagHeight));
 }

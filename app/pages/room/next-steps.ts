@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { hasDone, learningOrders, nextStep, practisedOn, readStored, sayEffort, type Room } from '../../../core/index';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import { LogService } from '../../services/log.service';
@@ -13,7 +14,7 @@ import { LogService } from '../../services/log.service';
     <ul>
       @for (order of orders(); track order.name) {
         <li>
-          <b>{{ order.bag }}</b> <span class="soft">{{ order.name }}, {{ order.done }} of {{ order.of }} done</span
+          <b>{{ order.bag }}</b>&ngsp;<span class="soft">{{ order.name }}, {{ order.done }} of {{ order.of }} done</span
           ><br />
           @if (order.next; as next) {
             {{ next.name }}: {{ next.how }} <span class="soft">({{ sayEffort(next.effort) }})</span>
@@ -33,12 +34,13 @@ import { LogService } from '../../services/log.service';
 })
 export class NextSteps {
   private readonly log = inject(LogService);
+  private readonly entries = toSignal(this.log.all$);
   readonly room = input.required<Room>();
   protected readonly sayEffort = sayEffort;
 
   protected readonly orders = computed(() => {
     const kinds = new Set(this.room().bags.map(({ kind }) => kind));
-    const log = this.log.all() ?? [];
+    const log = this.entries() ?? [];
     return learningOrders
       .filter(({ bag }) => kinds.has(bag))
       .map((order) => {

@@ -1,5 +1,15 @@
-import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
-import { levels, ownBagSchema, strikeFamilies, targets, type OwnBag } from '../../../core/index';
+import * as z from 'zod/mini';
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatSelectModule } from '@angular/material/select';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatButtonModule } from '@angular/material/button';
+import { bySchema, type Mend } from '../../parts/fields/by-schema';
+import { levels, ownBagSchema, strikeFamilies, takenName, targets, type OwnBag } from '../../../core/index';
+import { fieldLook } from '../../parts/fields/field-look';
 
 const flags = [
   { key: 'powerCapped', name: 'Power is capped' },
@@ -7,25 +17,42 @@ const flags = [
   { key: 'oneAtATime', name: 'It settles between strikes' },
 ] as const;
 
-type Draft = { -readonly [Key in keyof OwnBag]: OwnBag[Key] };
+const schemas = ownBagSchema.shape;
+const most = (): FormControl<number | null> =>
+  new FormControl<number | null>(
+    null,
+    bySchema(z.optional(schemas.longest.def.innerType.shape.beginner), (typed) => typed ?? undefined),
+  );
 
 /** Kinds of bag of the coach's own, made of the same capabilities as the kinds that are built in. */
 @Component({
   selector: 'kt-own-bags',
+  imports: [
+    ReactiveFormsModule,
+    MatSelectModule,
+    MatInputModule,
+    MatFormFieldModule,
+    MatExpansionModule,
+    MatCheckbox,
+    MatButtonModule,
+  ],
+  providers: [fieldLook],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <details>
-      <summary>
-        Kinds of your own <span class="soft">{{ bags().length || '' }}</span>
-      </summary>
-      <p class="soft">Something that is none of the seven kinds: say what it takes, and drills are matched to it.</p>
+    <mat-expansion-panel>
+      <mat-expansion-panel-header>
+        <mat-panel-title>Kinds of your own</mat-panel-title>
+        <mat-panel-description>{{ bags().length || '' }}</mat-panel-description>
+      </mat-expansion-panel-header>
+      <p class="soft">Something that is none of the built-in kinds: say what it takes, and drills are matched to it.</p>
       <ul>
         @for (bag of bags(); track bag.name) {
-          <li>
+          <li class="line">
             <b>{{ bag.name }}</b> {{ bag.targets.join(', ') }} · {{ bag.families.join(', ') }}
             <button
               type="button"
-              class="link-button"
+              matButton
+              class="push"
               (click)="remove(bag.name)"
               [attr.aria-label]="'Take out ' + bag.name"
             >
@@ -34,78 +61,54 @@ type Draft = { -readonly [Key in keyof OwnBag]: OwnBag[Key] };
           </li>
         }
       </ul>
-      <form (submit)="$event.preventDefault(); add()">
-        <label
-          >Name
-          <input
-            class="field"
-            type="text"
-            maxlength="40"
-            [value]="draft().name"
-            (input)="change({ name: text($event) })"
-        /></label>
-        <fieldset>
-          <legend>Targets</legend>
-          @for (target of targets; track target) {
-            <label class="tick"
-              ><input
-                type="checkbox"
-                [checked]="draft().targets.includes(target)"
-                (change)="change({ targets: toggled(draft().targets, target) })"
-              />{{ target }}</label
-            >
-          }
-        </fieldset>
-        <fieldset>
-          <legend>Strikes</legend>
-          @for (family of families; track family) {
-            <label class="tick"
-              ><input
-                type="checkbox"
-                [checked]="draft().families.includes(family)"
-                (change)="change({ families: toggled(draft().families, family) })"
-              />{{ family }}</label
-            >
-          }
-        </fieldset>
-        <fieldset>
-          <legend>Care</legend>
+      <form class="stack" [formGroup]="form" (ngSubmit)="add()">
+        <mat-form-field>
+          <mat-label>Name of the kind</mat-label>
+          <input matInput type="text" autocomplete="off" maxlength="40" formControlName="name" />
+          <mat-error>{{ form.controls.name.getError('mend') }}</mat-error>
+        </mat-form-field>
+        <div class="fields">
+          <mat-form-field>
+            <mat-label>Targets</mat-label>
+            <mat-select multiple formControlName="targets">
+              @for (each of targets; track each) {
+                <mat-option [value]="each">{{ each }}</mat-option>
+              }
+            </mat-select>
+            <mat-error>Choose at least one</mat-error>
+          </mat-form-field>
+          <mat-form-field>
+            <mat-label>Strikes</mat-label>
+            <mat-select multiple formControlName="families">
+              @for (each of families; track each) {
+                <mat-option [value]="each">{{ each }}</mat-option>
+              }
+            </mat-select>
+            <mat-error>Choose at least one</mat-error>
+          </mat-form-field>
+        </div>
+        <div>
           @for (flag of flags; track flag.key) {
-            <label class="tick"
-              ><input type="checkbox" [checked]="draft()[flag.key] ?? false" (change)="toggleFlag(flag.key)" />{{
-                flag.name
-              }}</label
-            >
+            <mat-checkbox [formControlName]="flag.key">{{ flag.name }}</mat-checkbox>
           }
-        </fieldset>
-        <fieldset>
-          <legend>Most strikes of a combination</legend>
+        </div>
+        <h3>Most strikes of a combination</h3>
+        <div class="fields" formGroupName="longest">
           @for (level of levels; track level) {
-            <label
-              >{{ level }}
-              <input
-                class="field figures"
-                type="number"
-                min="2"
-                max="99"
-                [value]="draft().longest?.[level] ?? ''"
-                (change)="changeLongest(level, text($event))"
-            /></label>
+            <mat-form-field>
+              <mat-label>{{ level }}</mat-label>
+              <input matInput class="figures" type="number" min="2" max="99" [formControlName]="level" />
+              <mat-error>{{ form.controls.longest.controls[level].getError('mend') }}</mat-error>
+            </mat-form-field>
           }
-        </fieldset>
-        <label class="wide"
-          >Rhythm, where numbers make no sense on it
-          <input
-            class="field"
-            type="text"
-            maxlength="400"
-            [value]="draft().rhythm ?? ''"
-            (input)="change({ rhythm: text($event) || undefined })"
-        /></label>
-        <p class="fault" role="alert">{{ fault() }}</p>
-        <button type="submit" class="button">Add the kind</button>
+        </div>
+        <mat-form-field>
+          <mat-label>Rhythm, where numbers make no sense on it</mat-label>
+          <input matInput type="text" autocomplete="off" maxlength="400" formControlName="rhythm" />
+        </mat-form-field>
+        <button type="submit" matButton="outlined">Add the kind</button>
       </form>
-    </details>
+    </mat-expansion-panel>
   `,
   styleUrl: './room-page.scss',
 })
@@ -117,48 +120,54 @@ export class OwnBags {
   protected readonly families = strikeFamilies;
   protected readonly levels = levels;
   protected readonly flags = flags;
-  private readonly fresh: Draft = { name: '', targets: ['head'], families: ['punch'] };
-  protected readonly draft = signal<Draft>(this.fresh);
-  protected readonly fault = signal('');
+  protected readonly form = new FormGroup({
+    name: new FormControl('', { nonNullable: true, validators: ({ value }) => this.nameFault(String(value)) }),
+    targets: new FormControl<OwnBag['targets']>(['head'], { nonNullable: true, validators: bySchema(schemas.targets) }),
+    families: new FormControl<OwnBag['families']>(['punch'], {
+      nonNullable: true,
+      validators: bySchema(schemas.families),
+    }),
+    powerCapped: new FormControl(false, { nonNullable: true }),
+    wildAfterHooks: new FormControl(false, { nonNullable: true }),
+    oneAtATime: new FormControl(false, { nonNullable: true }),
+    longest: new FormGroup({ beginner: most(), intermediate: most(), advanced: most() }),
+    rhythm: new FormControl('', { nonNullable: true }),
+  });
 
-  protected text(event: Event): string {
-    return (event.target as HTMLInputElement).value;
-  }
-
-  protected change(change: Partial<Draft>): void {
-    this.draft.update((before) => ({ ...before, ...change }));
-    this.fault.set('');
-  }
-
-  protected toggled<T>(list: readonly T[], one: T): T[] {
-    return list.includes(one) ? list.filter((each) => each !== one) : [...list, one];
-  }
-
-  protected toggleFlag(key: (typeof flags)[number]['key']): void {
-    this.change({ [key]: this.draft()[key] ? undefined : true });
-  }
-
-  protected changeLongest(level: (typeof levels)[number], value: string): void {
-    const count = Math.round(Number(value));
-    const before = this.draft().longest ?? { beginner: 4, intermediate: 6, advanced: 10 };
-    this.change({ longest: value === '' ? undefined : { ...before, [level]: count } });
+  private nameFault(text: string): Mend | null {
+    const name = text.trim();
+    if (name === '') return { mend: 'Write a name' };
+    const read = schemas.name.safeParse(name);
+    if (!read.success) return { mend: read.error.issues[0]?.message ?? 'Write another name' };
+    const known = this.bags().some((bag) => bag.name.toLowerCase() === name.toLowerCase());
+    const taken = known ? 'there is a kind of this name; give it another' : takenName(name);
+    return taken ? { mend: taken } : null;
   }
 
   protected add(): void {
-    const plain: unknown = JSON.parse(JSON.stringify({ ...this.draft(), name: this.draft().name.trim() }));
-    const read = ownBagSchema.safeParse(plain);
-    const taken = read.success && this.bags().some(({ name }) => name.toLowerCase() === read.data.name.toLowerCase());
-    if (!read.success || taken) {
-      const [issue] = read.success ? [] : read.error.issues;
-      this.fault.set(
-        taken
-          ? 'There is a kind of this name; give it another.'
-          : `${issue?.path[0] === 'name' ? 'Name' : String(issue?.path[0] ?? '')}: ${issue?.message ?? ''}`,
-      );
-      return;
-    }
-    this.changed.emit([...this.bags(), read.data]);
-    this.draft.set(this.fresh);
+    this.form.controls.name.updateValueAndValidity();
+    this.form.markAllAsTouched();
+    if (this.form.invalid) return;
+    const { name, rhythm, longest, powerCapped, wildAfterHooks, oneAtATime, targets, families } =
+      this.form.getRawValue();
+    const { beginner, intermediate, advanced } = longest;
+    this.changed.emit([
+      ...this.bags(),
+      {
+        name: name.trim(),
+        targets,
+        families,
+        ...(powerCapped ? { powerCapped } : {}),
+        ...(wildAfterHooks ? { wildAfterHooks } : {}),
+        ...(oneAtATime ? { oneAtATime } : {}),
+        // Whoever says one of the three means the others to be as usual.
+        ...((beginner ?? intermediate ?? advanced)
+          ? { longest: { beginner: beginner ?? 4, intermediate: intermediate ?? 6, advanced: advanced ?? 10 } }
+          : {}),
+        ...(rhythm.trim() ? { rhythm: rhythm.trim() } : {}),
+      },
+    ]);
+    this.form.reset();
   }
 
   protected remove(name: string): void {

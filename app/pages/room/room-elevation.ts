@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { bodyHeights, lowKickEdge, roomBagName, sayLength, staturesOf, type Room } from '../../../core/index';
+import {
+  bodyHeights,
+  lowKickEdge,
+  natureOf,
+  roomBagName,
+  sayLength,
+  staturesOf,
+  type BagNature,
+  type Room,
+  type RoomBag,
+} from '../../../core/index';
 import { SettingsService } from '../../services/settings.service';
 
 const slot = 1.15;
@@ -18,8 +28,13 @@ const ceiling = 2.9;
       <text class="guide-name" x="0.05" [attr.y]="at(low()) - 0.05">low kick {{ say(low()) }}</text>
       @for (person of people(); track $index) {
         <g class="person" [attr.transform]="'translate(' + person.x + ' 0)'">
+          <path class="legs" [attr.d]="person.legs" />
+          <path class="trunk" [attr.d]="person.trunk" />
+          <path class="arms" [attr.d]="person.arms" />
           <circle [attr.cy]="at(person.eye)" [attr.r]="person.head" />
-          <path [attr.d]="person.body" />
+          @for (fist of person.fists; track $index) {
+            <circle class="fist" [attr.cx]="fist.x" [attr.cy]="fist.y" r="0.065" />
+          }
           <text [attr.y]="ceiling + 0.25">{{ person.name }}</text>
         </g>
       }
@@ -100,10 +115,29 @@ const ceiling = 2.9;
       stroke-width: 0.07;
     }
     .person {
-      fill: none;
+      fill: var(--ink-soft);
       stroke: var(--ink-soft);
-      stroke-width: 0.05;
       stroke-linecap: round;
+      stroke-linejoin: round;
+    }
+    .trunk {
+      stroke-width: 0.08;
+    }
+    .legs,
+    .arms {
+      fill: none;
+      stroke-width: 0.12;
+    }
+    .arms {
+      stroke: color-mix(in srgb, var(--ink-soft) 80%, var(--canvas));
+      stroke-width: 0.08;
+    }
+    .person circle {
+      stroke: none;
+    }
+    .fist {
+      fill: var(--lead);
+      stroke: none;
     }
     text {
       fill: var(--ink);
@@ -127,7 +161,7 @@ export class RoomElevation {
   private readonly statures = computed(() => staturesOf(this.room()));
   protected readonly chin = computed(() => bodyHeights(this.statures().median).chin);
   protected readonly low = computed(() => lowKickEdge(this.statures().smallest));
-  private readonly hung = computed(() => this.room().bags.filter(({ kind }) => kind !== 'shadow' && kind !== 'pads'));
+  private readonly hung = computed(() => this.room().bags.filter((bag) => this.natureOf(bag)?.body === 'thing'));
   protected readonly width = computed(() => 1.4 + slot * (3 + this.hung().length));
   protected readonly description = computed(
     () =>
@@ -139,28 +173,43 @@ export class RoomElevation {
   protected readonly people = computed(() => {
     const { smallest, median, tallest } = this.statures();
     return [smallest, median, tallest].map((stature, index) => {
-      const { knee, hip, elbow, shoulder, eye } = bodyHeights(stature);
+      const { knee, hip, elbow, shoulder, chin, eye } = bodyHeights(stature);
       const y = (height: number): number => this.at(height);
+      // Half the breadths of shoulders and hips (Drillis and Contini, as above; from memory).
+      const [broad, narrow] = [stature * 0.129, stature * 0.0955].map((half) => Number(half.toFixed(3)));
+      const stance = Number((stature * 0.12).toFixed(3));
       return {
         x: 1.35 + index * slot,
         eye,
-        head: (stature - eye) * 1.15,
+        head: Number(((stature - chin) / 2).toFixed(3)),
         name: this.say(stature),
-        body: `M0 ${y(shoulder + 0.05)} V${y(hip)} M0 ${y(hip)} L-0.1 ${y(knee)} L-0.12 ${y(0)} M0 ${y(hip)} L0.1 ${y(knee)} L0.14 ${y(0)} M0 ${y(shoulder)} L-0.16 ${y(elbow)} L0.05 ${y(shoulder)} M0 ${y(shoulder)} L0.18 ${y(elbow)} L0.22 ${y(shoulder)}`,
+        trunk: `M${-(broad ?? 0)} ${y(shoulder)} H${broad} L${narrow} ${y(hip)} H${-(narrow ?? 0)} Z`,
+        legs: `M-0.07 ${y(hip)} L-0.11 ${y(knee)} L${-stance} ${y(0.04)} M0.07 ${y(hip)} L0.13 ${y(knee)} L${stance} ${y(0.04)}`,
+        arms: `M${-(broad ?? 0)} ${y(shoulder)} L-0.2 ${y(elbow)} L-0.07 ${y(chin - 0.03)} M${broad} ${y(shoulder)} L0.21 ${y(elbow)} L0.12 ${y(chin - 0.06)}`,
+        fists: [
+          { x: -0.07, y: y(chin - 0.03) },
+          { x: 0.12, y: y(chin - 0.06) },
+        ],
       };
     });
   });
   protected readonly bags = computed(() =>
     this.hung().map((bag, index) => ({
       ...bag,
+      // A room of an older version may have edges that cross; nothing is drawn with a negative height.
+      top: Math.max(bag.top, bag.bottom),
       x: 1.35 + (3 + index) * slot,
       label: roomBagName(bag),
-      hangs: bag.bottom > 0 && bag.kind !== 'speed',
-      ball: bag.kind === 'double-end' || bag.kind === 'reflex',
-      board: bag.kind === 'speed',
-      tape: bag.kind === 'heavy' && this.chin() < bag.top && this.chin() > bag.bottom,
+      hangs: bag.bottom > 0 && this.natureOf(bag)?.measured !== 'rebounds',
+      ball: this.natureOf(bag)?.ball ?? false,
+      board: this.natureOf(bag)?.measured === 'rebounds',
+      tape: (this.natureOf(bag)?.hangs ?? false) && this.chin() < bag.top && this.chin() > bag.bottom,
     })),
   );
+
+  private natureOf({ kind }: RoomBag): BagNature | null {
+    return natureOf(kind, this.room().ownBags);
+  }
 
   protected at(height: number): number {
     return Math.round((ceiling - height) * 1000) / 1000;

@@ -1,17 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
+import { MatMenuModule } from '@angular/material/menu';
+import { MatIcon } from '@angular/material/icon';
+import { TextField } from '../../parts/fields/text-field';
+import { MatButtonModule } from '@angular/material/button';
 import {
   bagKinds,
   fromUnits,
   inUnits,
   roomBagName,
   roomSays,
+  roomSchema,
   usualBag,
+  usualStature,
   type OwnBag,
   type Room,
   type RoomBag,
 } from '../../../core/index';
-import { MeasureField } from '../../parts/measure-field';
+import { MeasureField } from '../../parts/fields/measure-field';
 import { PeopleFields } from '../../parts/people-fields';
 import { freshId } from '../../services/fresh-id';
 import { RoomService } from '../../services/room.service';
@@ -20,20 +25,36 @@ import { BagForm } from './bag-form';
 import { NextSteps } from './next-steps';
 import { OwnBags } from './own-bags';
 import { RoomElevation } from './room-elevation';
+import { UnreadList } from '../../parts/unread-list';
 import { RoomPlan, type Placed } from './room-plan';
+import { NoticeService } from '../../services/notice.service';
 
 /** Who is here, which bags, and what the numbers say. */
 @Component({
   selector: 'kt-room-page',
-  imports: [BagForm, MeasureField, NextSteps, OwnBags, PeopleFields, RoomElevation, RoomPlan],
+  imports: [
+    MatMenuModule,
+    MatIcon,
+    TextField,
+    MatButtonModule,
+    BagForm,
+    MeasureField,
+    NextSteps,
+    OwnBags,
+    PeopleFields,
+    RoomElevation,
+    RoomPlan,
+    UnreadList,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './room-page.html',
   styleUrl: './room-page.scss',
 })
 export class RoomPage {
+  protected readonly unreadStores = ['choices'] as const;
   protected readonly rooms = inject(RoomService);
   private readonly settings = inject(SettingsService);
-  private readonly snack = inject(MatSnackBar);
+  private readonly notices = inject(NoticeService);
 
   protected readonly selected = signal<string | null>(null);
   protected readonly kinds = computed(() => [
@@ -50,36 +71,34 @@ export class RoomPage {
     (this.rooms.room()?.statures ?? []).map((one) => inUnits('length', one, this.settings.settings().units)).join(' '),
   );
 
-  protected text(event: Event): string {
-    return (event.target as HTMLInputElement | HTMLSelectElement).value;
-  }
+  protected readonly schemas = roomSchema.shape;
 
   /** Writes a change; what is taken out can be put back. */
   protected async put(change: Partial<Room>, undo = ''): Promise<void> {
     const room = this.rooms.room();
     if (!room) return;
     const { refused, putBack } = await this.rooms.put({ ...room, ...change });
-    if (refused) this.snack.open(`Not taken: ${refused}`, 'Close', { duration: 8000 });
-    else if (undo)
-      this.snack
-        .open(undo, 'Undo', { duration: 8000 })
-        .onAction()
-        .subscribe(() => void putBack());
+    if (refused) void this.notices.say(`Not taken: ${refused}`, { name: 'Close', press: () => undefined });
+    else if (undo) this.notices.undoable(undo, putBack);
   }
 
-  protected putStatures(event: Event): void {
-    const { units } = this.settings.settings();
-    const statures = this.text(event)
+  private staturesOf(text: string): number[] {
+    return text
       .split(/[\s,;]+/)
       .filter(Boolean)
-      .map((word) => Math.round(fromUnits('length', Number(word), units) * 1000) / 1000);
-    if (statures.some((one) => !(one >= 0.8 && one <= 2.4)))
-      this.snack.open(
-        `Heights not taken: write each in ${this.unitName()}, for example ${inUnits('length', 1.72, units)}`,
-        'Close',
-        { duration: 8000 },
-      );
-    else void this.put({ statures, ...(statures.length > 0 ? { people: statures.length } : {}) });
+      .map((word) => Math.round(fromUnits('length', Number(word), this.settings.settings().units) * 1000) / 1000);
+  }
+
+  protected readonly staturesFault = (text: string): string => {
+    const usual = inUnits('length', usualStature, this.settings.settings().units);
+    return this.schemas.statures.safeParse(this.staturesOf(text)).success
+      ? ''
+      : `Write each height in ${this.unitName()}, for example ${usual}`;
+  };
+
+  protected putStatures(text: string): void {
+    const statures = this.staturesOf(text);
+    void this.put({ statures, ...(statures.length > 0 ? { people: statures.length } : {}) });
   }
 
   protected change(id: string, change: Partial<RoomBag>): void {

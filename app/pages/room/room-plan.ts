@@ -1,6 +1,6 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, viewChild } from '@angular/core';
-import { roomBagName, roomFloor, sayLength, type Room, type RoomBag } from '../../../core/index';
+import { natureOf, roomBagName, roomFloor, sayLength, standsOf, type Room, type RoomBag } from '../../../core/index';
 import { SettingsService } from '../../services/settings.service';
 
 /** A bag put somewhere else. */
@@ -32,6 +32,13 @@ const margin = 0.35;
           }
         }
       </g>
+      @for (person of people(); track $index) {
+        <g class="person" aria-hidden="true" [attr.transform]="person.place">
+          <ellipse rx="0.12" ry="0.23" />
+          <path d="M0.02 -0.2 L0.26 -0.1 M0.02 0.2 L0.3 0.06" />
+          <circle cx="0.03" r="0.1" />
+        </g>
+      }
       @for (bag of bags(); track bag.id) {
         <g
           role="button"
@@ -48,7 +55,7 @@ const margin = 0.35;
           (pointercancel)="drop()"
           (keydown)="nudge(bag, $event)"
         >
-          <circle class="bag" [class.open]="bag.kind === 'shadow'" [attr.r]="bag.radius" />
+          <circle class="bag" [class.open]="bag.nature?.body === 'none'" [attr.r]="bag.radius" />
           <text [attr.y]="bag.radius + 0.26">{{ bag.name }}</text>
           @if (bag.meets) {
             <text class="mark" [attr.y]="-bag.radius - 0.1">too near</text>
@@ -123,6 +130,22 @@ const margin = 0.35;
       stroke: var(--paper);
       stroke-width: 0.05px;
     }
+    .person {
+      fill: var(--ink-soft);
+      pointer-events: none;
+
+      circle {
+        fill: var(--canvas);
+        stroke: var(--ink-soft);
+        stroke-width: 0.03;
+      }
+
+      path {
+        stroke: var(--ink-soft);
+        stroke-width: 0.08;
+        stroke-linecap: round;
+      }
+    }
     .mark {
       fill: var(--mark);
     }
@@ -173,6 +196,7 @@ export class RoomPlan {
       const free = floor ? `, free ${floor.access}${meets ? ', circle meets a neighbour’s' : ''}` : '';
       return {
         ...bag,
+        nature: natureOf(bag.kind, this.shown().ownBags),
         name: bag.down ? `${name} (down)` : name,
         circle: floor?.circle ?? 0,
         meets,
@@ -180,6 +204,13 @@ export class RoomPlan {
       };
     });
   });
+
+  /** Everybody at a bag, shoulders and guard turned to it. */
+  protected readonly people = computed(() =>
+    standsOf(this.shown()).map(({ x, y, facing }) => ({
+      place: `translate(${x} ${y}) rotate(${Math.round((facing * 180) / Math.PI)})`,
+    })),
+  );
 
   private inside(id: string, x: number, y: number): Placed {
     const { width, depth } = this.room();

@@ -4,7 +4,8 @@ import { roomSchema, type Room } from '../../../core/index';
 import { demoRoom } from '../../../demo/room';
 import { RoomService } from '../../services/room.service';
 import { SettingsService } from '../../services/settings.service';
-import { Database } from '../../store/database';
+import { Store } from '../../store/store';
+import { type, wrongAt } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { RoomPage } from './room-page';
 
@@ -13,7 +14,7 @@ const host = (fixture: ComponentFixture<unknown>): HTMLElement => fixture.native
 describe('the room', () => {
   beforeEach(async () => {
     TestBed.configureTestingModule({ providers: testProviders() });
-    await TestBed.inject(Database).choices.put({ key: 'room', value: demoRoom });
+    await (await TestBed.inject(Store).database()).choices.put({ key: 'room', value: demoRoom });
   });
   afterEach(() => {
     TestBed.inject(MatSnackBar).dismiss();
@@ -58,35 +59,28 @@ describe('the room', () => {
 
   it('takes heights in the coach’s units, and refuses what nobody is', async () => {
     const fixture = await show(RoomPage);
-    const field = [...host(fixture).querySelectorAll('input')].find(({ value }) => value.startsWith('1.58'));
-    if (!field) throw new Error('no field');
-    const type = (value: string): void => {
-      field.value = value;
-      field.dispatchEvent(new Event('change'));
-    };
-    type('9');
-    await until(
-      () => document.querySelector('mat-snack-bar-container')?.textContent.includes('Heights not taken') ?? false,
-    );
+    type(host(fixture), 'Heights in m', '9');
+    expect(wrongAt(host(fixture), 'Heights in m')).toContain('for example 1.75');
     expect(room()?.statures.length).toBe(12);
+    type(host(fixture), 'Heights in m', '1.7 1.8');
+    await until(() => room()?.statures.length === 2);
     TestBed.inject(SettingsService).change({ units: 'imperial' });
     await fixture.whenStable();
-    type('70 72');
-    await until(() => room()?.statures.length === 2);
+    type(host(fixture), 'Heights in in', '70 72 71');
+    await until(() => room()?.statures.length === 3);
     expect(room()?.statures[0]).toBeCloseTo(1.778, 3);
-    expect(room()?.people).toBe(2);
+    expect(room()?.people).toBe(3);
   });
 
   it('makes a kind of the coach’s own, and says why one is refused', async () => {
     const fixture = await show(RoomPage);
     const form = host(fixture).querySelector('kt-own-bags form');
-    const name = form?.querySelector('input');
     form?.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
-    expect(host(fixture).querySelector('kt-own-bags .fault')?.textContent).toContain('Name');
-    if (name) name.value = 'Rope mat';
-    name?.dispatchEvent(new Event('input'));
-    await fixture.whenStable();
+    expect(wrongAt(host(fixture), 'Name of the kind')).toBe('Write a name');
+    type(host(fixture), 'Name of the kind', 'heavy');
+    expect(wrongAt(host(fixture), 'Name of the kind')).not.toBe('');
+    type(host(fixture), 'Name of the kind', 'Rope mat');
     form?.dispatchEvent(new Event('submit'));
     await until(() => room()?.ownBags[0]?.name === 'Rope mat');
     expect(roomSchema.safeParse(room()).success).toBeTrue();
@@ -97,7 +91,7 @@ describe('the room', () => {
     await until(() => room() !== undefined);
     expect((await rooms.put({ ...demoRoom, width: -1 })).refused).toContain('width');
     expect(room()?.width).toBe(9);
-    await TestBed.inject(Database).choices.put({ key: 'room', value: { width: 'wide' } });
+    await (await TestBed.inject(Store).database()).choices.put({ key: 'room', value: { width: 'wide' } });
     await until(() => room()?.bags.length === 0);
   });
 });

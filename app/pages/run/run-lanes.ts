@@ -35,12 +35,12 @@ import { SettingsService } from '../../services/settings.service';
       display: flex;
       flex-wrap: wrap;
       justify-content: center;
-      gap: 0.2rem 2rem;
-      font-size: clamp(1rem, 1.8vw, 1.7rem);
+      gap: var(--space-1) var(--space-6);
+      font-size: var(--wall-small);
     }
     li {
       display: flex;
-      gap: 0.6rem;
+      gap: var(--space-2);
     }
   `,
 })

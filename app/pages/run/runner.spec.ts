@@ -1,18 +1,19 @@
 import { TestBed } from '@angular/core/testing';
-import { emptySheet, freshBlock, type Cue, type Sheet } from '../../../core/index';
+import { emptySheet, freshBlock, type SoundKind, type Sheet } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
-import { LogService } from '../../services/log.service';
 import { SettingsService } from '../../services/settings.service';
 import { SoundService } from '../../services/sound.service';
-import { UnfinishedRunService } from '../../services/unfinished-run.service';
-import { testProviders, until } from '../../spec-store.spec';
+import { Store } from '../../store/store';
+import { logHere, testProviders, until } from '../../spec-store.spec';
+import { Live } from './live';
+import { RunKeeper } from './run-keeper';
 import { Runner } from './runner';
 import { Speaker } from './speaker';
 
 /** A stand-in for the audio clock that a test can set, block and listen to. */
 class FakeSound {
   at: number | null = 0;
-  readonly played: { kind: Cue['kind']; at: number }[] = [];
+  readonly played: { kind: SoundKind; at: number }[] = [];
   silenced = 0;
   unlock(): Promise<void> {
     return Promise.resolve();
@@ -20,7 +21,7 @@ class FakeSound {
   now(): number | null {
     return this.at;
   }
-  playAt(kind: Cue['kind'], at: number): void {
+  playAt(kind: SoundKind, at: number): void {
     this.played.push({ kind, at });
   }
   say(): void {
@@ -41,7 +42,7 @@ describe('the runner', () => {
   async function setUp() {
     const sound = new FakeSound();
     TestBed.configureTestingModule({
-      providers: [...testProviders(), Runner, Speaker, { provide: SoundService, useValue: sound }],
+      providers: [...testProviders(), Runner, RunKeeper, Live, Speaker, { provide: SoundService, useValue: sound }],
     });
     const settings = TestBed.inject(SettingsService);
     await settings.loaded;
@@ -54,13 +55,17 @@ describe('the runner', () => {
       ],
     };
     const runner = TestBed.inject(Runner);
+    /** The audio clock goes on, in steps too small to be taken for a jump. */
     const go = async (ms: number): Promise<void> => {
+      for (let left = ms; left > 0; left -= 400) await jump(Math.min(400, left));
+    };
+    const jump = async (ms: number): Promise<void> => {
       sound.at = (sound.at ?? 0) + ms;
       // The runner looks on every frame; wait until it has seen the new time.
       const seen = runner.position();
       await until(() => runner.position() !== seen || runner.state()?.phase !== 'running');
     };
-    return { runner, sound, sheet, go };
+    return { runner, sound, sheet, go, jump };
   }
 
   it('goes by the audio clock and puts bells on it ahead, exactly', async () => {
@@ -74,6 +79,15 @@ describe('the runner', () => {
     expect(sound.played.find((cue) => cue.kind === 'ten')?.at).toBe(15_000);
     await go(12_100);
     expect(runner.index()).toBe(1);
+  });
+
+  it('puts more than a minute ahead, since a hidden page may look at the clock no more often', async () => {
+    const { runner, sound, sheet } = await setUp();
+    const [first] = sheet.blocks;
+    if (!first) throw new Error('no block');
+    await runner.start({ ...sheet, blocks: [{ ...first, ms: 80_000 }] }, 1);
+    await until(() => sound.played.some((cue) => cue.kind === 'end bell'));
+    expect(sound.played.find((cue) => cue.kind === 'end bell')?.at).toBe(80_000);
   });
 
   it('silences everything on a pause, and schedules anew when it goes on', async () => {
@@ -107,20 +121,21 @@ describe('the runner', () => {
 
   it('keeps the run as it goes, and writes the entry before it shows it', async () => {
     const { runner, sheet, go } = await setUp();
-    const unfinished = TestBed.inject(UnfinishedRunService);
+    const kept = async () => (await (await TestBed.inject(Store).database()).runs.toArray())[0];
     await runner.start(sheet, 1);
     await go(6000);
     runner.toggle();
     await until(() => runner.state()?.phase === 'paused');
     await new Promise((next) => setTimeout(next, 50));
-    expect((await unfinished.get())?.at).toBeCloseTo(6000, -2);
+    expect((await kept())?.at).toBeCloseTo(6000, -2);
     runner.stopNow();
     await until(() => runner.entry() !== null);
-    const log = TestBed.inject(LogService);
-    await until(() => log.all()?.length === 1);
-    const [entry] = log.all() ?? [];
+    const log = logHere();
+    await until(() => log()?.length === 1);
+    const [entry] = log() ?? [];
     expect([entry?.done.ms, entry?.done.finished, entry?.deeds.at(-1)?.what]).toEqual([6000, false, 'stop now']);
-    expect(await unfinished.get()).toBeNull();
+    await TestBed.inject(Store).database();
+    expect(await kept()).toBeUndefined();
   });
 
   it('lets the bell at an open break ring out, and rings the next one only when the break is over', async () => {
@@ -138,10 +153,10 @@ describe('the runner', () => {
     expect(sound.silenced).toBe(silenced);
     sound.at = 50_000;
     runner.toggle();
-    await until(() => bells().length === 3);
+    await until(() => bells().length >= 3);
     expect(bells()[2]).toBe('start bell 50000');
     await go(9000);
-    await until(() => bells().length === 4);
+    await until(() => bells().length >= 4);
     const before = sound.silenced;
     await go(1500);
     await until(() => runner.state()?.phase === 'over');
@@ -149,9 +164,28 @@ describe('the runner', () => {
     expect([bells()[3], sound.silenced]).toEqual(['end bell 60000', before]);
   });
 
+  it('after a stall drops what was missed, tells once how things stand, and plans the rest anew', async () => {
+    const { runner, sound, sheet, go, jump } = await setUp();
+    await runner.start(sheet, 1);
+    await go(4000);
+    const { silenced } = sound;
+    sound.played.length = 0;
+    await jump(17_500);
+    expect(sound.silenced).toBe(silenced + 1);
+    // Ten seconds, the count and the bell of the first round went by; the second one has begun a second and a half ago.
+    const late = sound.played.filter(({ at }) => at <= 21_500);
+    expect(late).toEqual(
+      [
+        { kind: 'end bell', at: 21_500 },
+        { kind: 'start bell', at: 21_500 },
+      ].slice(-1) as typeof late,
+    );
+    expect(sound.played.some(({ kind, at }) => kind === 'end bell' && at === 30_000)).toBeTrue();
+  });
+
   it('takes a broken-off run up, paused at its second', async () => {
     const { runner, sheet } = await setUp();
-    await runner.takeUp({ sheet, at: 12_345, breaksPassed: 0, deeds: [], rate: 1, seen: 0 });
+    await runner.takeUp('a-run', { sheet, at: 12_345, breaksPassed: 0, deeds: [], rate: 1, seen: 0 });
     expect([runner.state()?.phase, runner.position()]).toEqual(['paused', 12_345]);
     runner.go('forward');
     expect(runner.position()).toBe(20_000);

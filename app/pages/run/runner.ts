@@ -1,58 +1,72 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { interval } from 'rxjs';
+import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
+import { filter, firstValueFrom } from 'rxjs';
 import {
   begin,
-  compile,
-  cues,
+  dueFrom,
+  entryOfRun,
   go,
+  goTo,
   handOver,
+  hold,
   leafIndexOf,
+  livePaces,
+  mostDeeds,
   notice,
+  wholeOf,
   pause,
   positionOf,
   resume,
   sourceAt,
+  stageBefore,
   stopNow,
   takeUp,
-  tally,
-  whatWasDone,
   type LogEntry,
   type Moment,
   type RunState,
+  type SessionTime,
+  type Script,
   type Sheet,
+  type SoundCue,
   type SourceTime,
   type UnfinishedRun,
 } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
-import { LogService } from '../../services/log.service';
 import { SettingsService } from '../../services/settings.service';
+import { ScriptService } from '../../services/script.service';
 import { SoundService } from '../../services/sound.service';
-import { UnfinishedRunService } from '../../services/unfinished-run.service';
+import { TickerService } from '../../services/ticker.service';
+import { Live, type Pressed } from './live';
+import { RunKeeper } from './run-keeper';
 import { Speaker } from './speaker';
 
-/** Sounds are put on the audio clock this long ahead, so that a page whose timers are throttled still keeps time. */
-const lookAheadMs = 3000;
+/**
+ * Sounds are put on the audio clock this long ahead: browsers let a hidden page's timers run once a minute, and a session
+ * must be heard all the same.
+ */
+const lookAheadMs = 90_000;
 const lookEveryMs = 100;
-const keepEveryMs = 400;
+/** The two clocks drift less than this between two looks, unless one of them has jumped. */
+const jumpMs = 500;
 
 /** Performs a sheet: looks at the clock, schedules what is heard, keeps what was done. */
 @Injectable()
 export class Runner {
   private readonly sound = inject(SoundService);
   private readonly settings = inject(SettingsService);
-  private readonly unfinished = inject(UnfinishedRunService);
-  private readonly log = inject(LogService);
+  private readonly keeper = inject(RunKeeper);
+  private readonly scripts = inject(ScriptService);
+  private readonly ticker = inject(TickerService);
 
-  readonly sheet = signal<Sheet | null>(null);
-  readonly timeline = computed(() => {
-    const sheet = this.sheet();
-    return sheet ? compile(sheet) : null;
-  });
+  private readonly live = inject(Live);
+  readonly sheet = this.live.sheet.asReadonly();
+  readonly timeline = this.live.timeline;
   readonly state = signal<RunState | null>(null);
   /** Last reading of the clock the run goes by, and of the page's clock at the same look. */
   private readonly source = signal<SourceTime>(0);
   private page: SourceTime = 0;
+  /** What both clocks showed when they were last read for a jump. */
+  private seen: { readonly source: SourceTime; readonly page: SourceTime } | null = null;
   readonly position = computed(() => {
     const state = this.state();
     return state ? positionOf(state, this.source()) : 0;
@@ -62,32 +76,45 @@ export class Runner {
     return state && timeline ? leafIndexOf(state, timeline, this.source()) : -1;
   });
   readonly leaf = computed(() => this.timeline()?.leaves[this.index()] ?? null);
-  readonly next = computed(() => this.timeline()?.leaves[this.index() + 1] ?? null);
+  /** The piece that is on, in the parts that changes made of it. */
+  readonly parts = computed(() => {
+    const [timeline, leaf] = [this.timeline(), this.leaf()];
+    return timeline && leaf ? wholeOf(timeline, leaf) : [];
+  });
+  readonly next = computed(() => {
+    const [leaves, last] = [this.timeline()?.leaves ?? [], this.parts().at(-1)];
+    return leaves[(last ? leaves.indexOf(last) : this.index()) + 1] ?? null;
+  });
   /** The entry of a run that is over; it is in the log before it is shown. */
   readonly entry = signal<LogEntry | null>(null);
   private readonly speaker = inject(Speaker);
   readonly said = this.speaker.said;
 
-  private readonly cues = computed(() => {
-    const timeline = this.timeline();
-    return timeline ? cues(timeline, this.settings.settings().countFrom) : [];
-  });
+  /** The script as the worker has made it, and the sheet that it is of. */
+  readonly script = signal<Script | null>(null);
+  private readonly scriptReady = toObservable(this.script).pipe(filter((script) => script !== null));
+  private readonly cues = computed((): readonly SoundCue[] => this.script()?.sounds ?? []);
   /** Whether the source is the audio clock; the page's clock stands in while audio is blocked. */
   private onAudio = false;
   private nextCue = 0;
-  private lastKept = 0;
   private rate = 1;
   private frame = 0;
 
   constructor() {
     const destroyed = inject(DestroyRef);
-    interval(lookEveryMs)
+    this.ticker
+      .every(lookEveryMs)
       .pipe(takeUntilDestroyed(destroyed))
       .subscribe(() => this.look());
+    this.scripts
+      .of(toObservable(this.sheet), toObservable(this.live.changes))
+      .pipe(takeUntilDestroyed(destroyed))
+      .subscribe((script) => this.goBy(script));
     destroyed.onDestroy(() => {
       cancelAnimationFrame(this.frame);
       this.sound.silence();
       this.keep(true);
+      this.keeper.letGo();
     });
     const draw = (): void => {
       this.look();
@@ -98,30 +125,86 @@ export class Runner {
 
   async start(sheet: Sheet, rate: number): Promise<void> {
     await this.sound.unlock();
-    this.show(sheet);
+    await this.show(sheet);
+    this.live.begin(sheet);
     this.rate = rate;
+    this.keeper.own(freshId());
     this.entry.set(null);
     this.onAudio = this.sound.now() !== null;
     this.set(begin(this.now(), this.settings.settings().countIn * 1000, rate));
   }
 
   /** Goes on with a run that a reload broke off; it stands paused at its second. */
-  async takeUp(run: UnfinishedRun): Promise<void> {
+  async takeUp(key: string, run: UnfinishedRun): Promise<void> {
     await this.sound.unlock();
-    this.show(run.sheet);
+    await this.show(run.sheet);
+    this.keeper.own(key);
     this.rate = run.rate;
     this.onAudio = this.sound.now() !== null;
+    this.live.begin(run.sheet, run.changes);
     this.set(takeUp(run.at, run.breaksPassed, run.deeds, run.rate));
   }
 
-  private show(sheet: Sheet): void {
-    this.sheet.set(sheet);
+  /** Has the script of a sheet made, so that the run can begin at once when somebody presses. */
+  prepare(sheet: Sheet): void {
+    if (this.sheet() === sheet) return;
+    this.script.set(null);
+    this.live.begin(sheet);
     this.speaker.sheet.set(sheet);
-    this.speaker.timeline.set(this.timeline());
+  }
+
+  /** Takes a sheet up, and waits for its script: nothing begins before it is known what is said. */
+  private async show(sheet: Sheet): Promise<void> {
+    this.prepare(sheet);
+    if (this.script() === null) await firstValueFrom(this.scriptReady);
+  }
+
+  private goBy(script: Script): void {
+    this.script.set(script);
+    this.speaker.goBy(script);
+    if (this.state() && this.state()?.phase !== 'over') this.replan();
   }
 
   toggle(): void {
     this.change((state, now) => (state.phase === 'running' ? pause(state, now) : resume(state, now)));
+  }
+
+  /** Everyone with me: the clock waits, the feet do not. */
+  hold(): void {
+    this.change(hold);
+    if (this.state()?.phase === 'held' && this.rate === 1) this.speaker.hold();
+  }
+
+  /** Changes what is to come, from now on; false where that changes nothing. */
+  alter(pressed: Pressed): boolean {
+    return this.running() && this.live.change(pressed, this.moment());
+  }
+
+  /** So much faster, or slower, than now; within what a class is made to do. */
+  pace(by: number): void {
+    const wanted = Math.round((this.live.pace() + by) * 100) / 100;
+    const factor = Math.min(livePaces.most, Math.max(livePaces.least, wanted));
+    if (factor !== this.live.pace()) this.alter({ kind: 'pace', factor });
+  }
+
+  undo(): void {
+    if (this.running()) this.live.undo(this.moment());
+  }
+
+  private running(): boolean {
+    const phase = this.state()?.phase;
+    return phase !== undefined && phase !== 'over';
+  }
+
+  private moment(): SessionTime {
+    return Math.round(this.position());
+  }
+
+  /** Goes to the beginning of the stage before this one of the same build; does nothing in the first. */
+  stageBack(): void {
+    const [state, timeline, leaf] = [this.state(), this.timeline(), this.leaf()];
+    const before = timeline && leaf ? stageBefore(timeline, leaf) : null;
+    if (state && timeline && before) this.set(goTo(state, timeline, before, this.now()));
   }
 
   go(where: 'back' | 'forward' | 'repeat'): void {
@@ -160,14 +243,17 @@ export class Runner {
     this.state.set(state);
     this.read();
     this.replan();
+    this.schedule();
     this.settle(state);
   }
 
-  private replan(): void {
+  /** Silences what is on the clock and goes on from a moment; from now, unless some of what was missed is to be looked at. */
+  private replan(from?: SessionTime): void {
     this.sound.silence();
     const state = this.state();
     const at = state ? positionOf(state, this.source()) : 0;
-    const next = this.cues().findIndex((cue) => cue.at >= at - 1 && cue.breaksBefore >= (state?.breaksPassed ?? 0));
+    const since = Math.min(from ?? at, at) - 1;
+    const next = this.cues().findIndex((cue) => cue.at >= since && cue.breaksBefore >= (state?.breaksPassed ?? 0));
     this.nextCue = next < 0 ? this.cues().length : next;
     this.speaker.from(at);
   }
@@ -183,6 +269,7 @@ export class Runner {
     const [state, timeline] = [this.state(), this.timeline()];
     if (!state || !timeline || state.phase === 'over') return;
     this.changeClocks(state);
+    this.noticeJump();
     const before = this.state() ?? state;
     const noticed = notice(before, timeline, this.now());
     // Time brought a break or the end: the bell that rings there rings out.
@@ -195,6 +282,20 @@ export class Runner {
     this.keep(false);
   }
 
+  /**
+   * Where the clock has run on without the page, or the page without the clock (a device that slept), what was put on it
+   * ahead is planned anew: nothing of it sounds together at the wrong moment.
+   */
+  private noticeJump(): void {
+    const before = this.seen;
+    this.read();
+    this.seen = { source: this.source(), page: this.page };
+    const state = this.state();
+    if (!before || !this.onAudio || state?.phase !== 'running') return;
+    const apart = this.source() - before.source - (this.page - before.page);
+    if (Math.abs(apart) > jumpMs) this.replan(positionOf(state, before.source));
+  }
+
   /** Audio may be blocked or taken away in the middle of a run; the session goes on without a jump. */
   private changeClocks(state: RunState): void {
     const audio = this.sound.now();
@@ -205,6 +306,7 @@ export class Runner {
         ? handOver(state.clock, this.source(), this.page)
         : handOver(state.clock, performance.now(), audio);
     this.onAudio = audio !== null;
+    this.seen = null;
     this.state.set({ ...state, clock });
     this.read();
     this.replan();
@@ -214,7 +316,12 @@ export class Runner {
   private schedule(): void {
     const state = this.state();
     if (state?.phase !== 'running' || !this.onAudio) return;
-    const until = positionOf(state, this.source()) + lookAheadMs * this.rate;
+    const at = positionOf(state, this.source());
+    const until = at + lookAheadMs * this.rate;
+    // What was missed while nobody looked is not fired together: one cue tells how things stand.
+    const { late, next } = dueFrom(this.cues(), this.nextCue, at, state.breaksPassed);
+    this.nextCue = next;
+    if (late) this.sound.playAt(late.kind, this.source());
     for (
       let cue = this.cues()[this.nextCue];
       cue && cue.at <= until && cue.breaksBefore <= state.breaksPassed;
@@ -234,42 +341,27 @@ export class Runner {
   private keep(now: boolean): void {
     const [state, sheet] = [this.state(), this.sheet()];
     if (!state || !sheet || state.phase === 'over') return;
-    if (!now && Date.now() - this.lastKept < keepEveryMs) return;
-    this.lastKept = Date.now();
-    void this.unfinished.put({
+    const changes = this.live.changes();
+    this.keeper.keep(now, () => ({
       sheet,
       at: positionOf(state, this.source()),
       breaksPassed: state.breaksPassed,
-      deeds: [...state.deeds],
+      deeds: state.deeds.slice(-mostDeeds),
+      ...(changes.length > 0 ? { changes: [...changes] } : {}),
       rate: this.rate,
       seen: Date.now(),
-    });
+    }));
   }
 
   /** Writes the entry, then shows it. */
   private async finish(state: RunState): Promise<void> {
     const [sheet, timeline] = [this.sheet(), this.timeline()];
     if (!sheet || !timeline) return;
-    const entry: LogEntry = {
-      id: freshId(),
-      startedAt: state.deeds[0]?.wall ?? Date.now(),
-      sheetId: sheet.id,
-      title: sheet.title,
-      sheet,
-      planned: {
-        ms: timeline.ms,
-        rounds: timeline.rounds,
-        punches: Math.round(tally(timeline, sheet.stance).counts.punches),
-      },
-      done: whatWasDone(state.deeds, timeline),
-      deeds: [...state.deeds].slice(-5000),
-      effort: null,
-      counted: null,
-      note: '',
-      rehearsal: this.rate !== 1,
-    };
-    await this.log.put(entry);
-    await this.unfinished.clear();
+    const { deeds } = state;
+    const run = { id: freshId(), sheet, deeds, rate: this.rate, changes: this.live.changes() };
+    const entry = entryOfRun(run, this.live.asPlanned() ?? timeline, timeline);
+    // What cannot be written now is shown all the same, and written again by itself.
+    await this.keeper.finish(entry);
     this.entry.set(entry);
   }
 }

@@ -4,11 +4,13 @@ import {
   begin,
   compile,
   readTempoText,
+  scriptOf,
   takeUp,
   type Clip,
   type Leaf,
   type RunState,
-  type TrackWishes,
+  type Saying,
+  type ScriptWishes,
   type Voice,
 } from '../../../core/index';
 import { SoundService } from '../../services/sound.service';
@@ -50,9 +52,9 @@ describe('the speaker', () => {
       recording: signal<AudioBuffer | null>(
         recorded ? new OfflineAudioContext(1, 1, 16_000).createBuffer(1, 16_000, 16_000) : null,
       ),
-      wishes: signal<TrackWishes>({}),
-      lengthOf: (words: string): number => words.length * 100,
-      missing: (words: string): readonly string[] => (/hose/.test(words) ? ['hose'] : []),
+      wishes: signal<ScriptWishes>({}),
+      lengthOf: ({ say }: Saying): number => say.length * 100,
+      missing: ({ say }: Saying): readonly string[] => (/hose/.test(say) ? ['hose'] : []),
     };
     TestBed.configureTestingModule({
       providers: [
@@ -66,7 +68,7 @@ describe('the speaker', () => {
     const { sheet } = readTempoText(text);
     const timeline = compile(sheet);
     speaker.sheet.set(sheet);
-    speaker.timeline.set(timeline);
+    speaker.goBy(scriptOf(sheet));
     const state: RunState = begin({ source: 0, wall: 0 }, 0, 1);
     const leaf = (at: number): Leaf => timeline.leaves[at] as Leaf;
     return { speaker, heard, state, leaf, sheet, voices };
@@ -174,7 +176,25 @@ describe('the speaker', () => {
 
   it('says to get ready before second zero', () => {
     const { speaker, state } = setUp('round 0:30: 1 2');
-    speaker.show(state, null, -3000, 1);
+    speaker.show(state, null, -6000, 1);
     expect(speaker.said()).toBe('Get ready.');
+    speaker.show(state, null, -2900, 1);
+    expect(speaker.said()).toBe('three');
+    speaker.show(state, null, -900, 1);
+    expect(speaker.said()).toBe('one');
+  });
+
+  it('shows nothing that the coach has muted, and what is said in the coach’s words', () => {
+    const { sheet, speaker, state, leaf } = setUp('round 0:30: 1 2');
+    const key = scriptOf(sheet).calls.find(({ kind }) => kind === 'new')?.key ?? '';
+    const by = (edit: object): void => {
+      speaker.goBy(scriptOf({ ...sheet, calls: { edits: [{ key, ...edit }] } }));
+      speaker.from(0);
+      speaker.show(state, leaf(0), 1000, 1);
+    };
+    by({ muted: true });
+    expect(speaker.said()).toBe('');
+    by({ say: 'Fists up' });
+    expect(speaker.said()).toBe('Fists up');
   });
 });

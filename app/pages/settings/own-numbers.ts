@@ -1,5 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { schemeOf, type Sheet } from '../../../core/index';
+import { MatIcon } from '@angular/material/icon';
+import { MatTooltip } from '@angular/material/tooltip';
+import { NumberField } from '../../parts/fields/number-field';
+import { TextField } from '../../parts/fields/text-field';
+import { MatButtonModule } from '@angular/material/button';
+import { ownNumbersSchema, schemeOf, type Sheet } from '../../../core/index';
 import { SettingsService } from '../../services/settings.service';
 
 type Numbers = Exclude<Sheet['numbers'], string>;
@@ -7,63 +12,69 @@ type Numbers = Exclude<Sheet['numbers'], string>;
 /** The coach's own numbering beyond six. A scheme that gives a number two meanings is refused with the reason. */
 @Component({
   selector: 'kt-own-numbers',
+  imports: [MatIcon, MatTooltip, NumberField, TextField, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fieldset>
-      <legend>Numbers of your own</legend>
-      <p class="soft">
+    <section class="stack" aria-labelledby="numbers-title">
+      <h2 id="numbers-title">Numbers of your own</h2>
+      <p class="soft small">
         One to six are the same everywhere. Say what 7 and up mean to you; a sheet can then be read and typed in them.
         Sheets keep the moves, so another coach sees them in their own numbers.
       </p>
-      <label
-        >Name
-        <input
-          class="field"
-          type="text"
-          maxlength="60"
-          [value]="draft().name"
-          (input)="change({ name: value($event) })"
-      /></label>
+      <kt-text-field
+        label="Name of the numbers"
+        live
+        [value]="draft().name"
+        [schema]="schemas.name"
+        (put)="change({ name: $event })"
+      />
       @for (row of draft().beyondSix; track $index) {
         <div class="row">
-          <label
-            >Number
-            <input
-              class="field figures"
-              type="number"
-              min="7"
-              max="99"
-              [value]="row.number"
-              (input)="changeRow($index, { number: +value($event) })"
-          /></label>
-          <label
-            >Move
-            <input
-              class="field"
-              type="text"
-              maxlength="40"
-              placeholder="bk"
-              [value]="row.move"
-              (input)="changeRow($index, { move: value($event) })"
-          /></label>
+          <kt-number-field
+            label="Number"
+            live
+            [value]="row.number"
+            [schema]="rowSchemas.number"
+            (put)="changeRow($index, { number: $event ?? row.number })"
+          />
+          <kt-text-field
+            label="Move"
+            live
+            placeholder="bk"
+            [value]="row.move"
+            (put)="changeRow($index, { move: $event })"
+          />
           <button
             type="button"
-            class="button"
+            matIconButton
+            matTooltip="Leave it out"
             (click)="removeRow($index)"
             [attr.aria-label]="'Leave out ' + row.number"
           >
-            Leave out
+            <mat-icon svgIcon="bin" />
           </button>
         </div>
       }
-      <p class="fault" role="status">{{ draft().beyondSix.length > 0 ? (fault() ?? 'Saved.') : '' }}</p>
-      <button type="button" class="button" (click)="addRow()">Add a number</button>
-    </fieldset>
+      <p class="fault" role="status">
+        {{ draft().beyondSix.length > 0 ? (fault() ?? (settings.saving() ? 'Saving…' : 'Saved.')) : '' }}
+      </p>
+      <button type="button" matButton="outlined" (click)="addRow()">Add a number</button>
+    </section>
   `,
-  styleUrl: './settings-page.scss',
+  styles: `
+    .row {
+      display: grid;
+      grid-template-columns: 6rem minmax(0, 1fr) auto;
+      gap: var(--space-2);
+      align-items: start;
+    }
+    kt-number-field {
+      width: 100%;
+    }
+  `,
 })
 export class OwnNumbers {
-  private readonly settings = inject(SettingsService);
+  protected readonly settings = inject(SettingsService);
   /** What stands in the form; kept in the settings only while it is a good scheme. */
   private readonly edited = signal<Numbers | null>(null);
   protected readonly draft = computed(
@@ -78,9 +89,8 @@ export class OwnNumbers {
     return read.ok ? null : `${read.fault.what}; ${read.fault.mend}.`;
   });
 
-  protected value(event: Event): string {
-    return (event.target as HTMLInputElement).value;
-  }
+  protected readonly schemas = ownNumbersSchema.shape;
+  protected readonly rowSchemas = ownNumbersSchema.shape.beyondSix.def.element.shape;
 
   protected change(change: Partial<Numbers>): void {
     this.edited.set({ ...this.draft(), ...change });

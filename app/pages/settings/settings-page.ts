@@ -1,112 +1,125 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatSliderModule } from '@angular/material/slider';
+import type { Settings, TechniqueFocus } from '../../../core/index';
+import { ChoiceField, named, type Choice } from '../../parts/fields/choice-field';
 import { WordingsForm } from '../../parts/wordings-form';
+import { UnreadList } from '../../parts/unread-list';
+import { SettingsService } from '../../services/settings.service';
+import { lookedAt } from '../../store/sound';
+import { BackupPanel } from './backup-panel';
 import { OwnNumbers } from './own-numbers';
-import { SettingsService, type Settings } from '../../services/settings.service';
 
-interface Choice {
-  readonly name: string;
-  readonly change: Partial<Settings>;
-  readonly on: boolean;
+/** One setting, as a field shows it. */
+interface Field {
+  readonly label: string;
+  readonly choices: readonly Choice<unknown>[];
+  readonly value: () => unknown;
+  readonly put: (value: unknown) => void;
 }
 
-interface Group {
-  readonly name: string;
-  readonly legend: string;
-  readonly choices: readonly Choice[];
-}
+const seconds = (values: readonly Settings['countIn'][]): readonly Choice<Settings['countIn']>[] =>
+  values.map((value) => ({ value, name: value === 0 ? 'nothing' : `${value} s` }));
 
 /** How the product looks and sounds; every choice is kept at once. */
 @Component({
   selector: 'kt-settings-page',
-  imports: [OwnNumbers, WordingsForm],
+  imports: [
+    BackupPanel,
+    ChoiceField,
+    MatCheckbox,
+    MatExpansionModule,
+    MatSliderModule,
+    OwnNumbers,
+    UnreadList,
+    WordingsForm,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings-page.html',
   styleUrl: './settings-page.scss',
 })
 export class SettingsPage {
   protected readonly settings = inject(SettingsService);
+  protected readonly unreadStores = lookedAt;
 
-  protected readonly groups = computed((): readonly Group[] => {
-    const now = this.settings.settings();
-    const choice = (name: string, change: Partial<Settings>): Choice => {
-      const [[key, value] = []] = Object.entries(change);
-      return { name, change, on: key !== undefined && now[key as keyof Settings] === value };
+  protected readonly look = [
+    this.field('look', 'Look', [
+      { value: 'system', name: 'As the device' },
+      { value: 'light', name: 'Light' },
+      { value: 'dark', name: 'Dark' },
+    ]),
+    this.field('density', 'Room for fingers', [
+      { value: 'close', name: 'Close together, for a mouse' },
+      { value: 'roomy', name: 'Roomy, for tablets and gloves' },
+    ]),
+    this.field('strikeNames', 'Names under the numbers in a run', [
+      { value: 'by level', name: 'For beginners and intermediates' },
+      { value: 'always', name: 'Always' },
+      { value: 'never', name: 'Never' },
+    ]),
+    this.field('units', 'Measures', [
+      { value: 'metric', name: 'Metric' },
+      { value: 'imperial', name: 'Imperial' },
+    ]),
+  ];
+  protected readonly calls = [
+    this.field('voice', 'Who calls', [
+      { value: 'rms', name: 'Recorded, low voice' },
+      { value: 'slt', name: 'Recorded, high voice' },
+      { value: 'device', name: 'This device’s own voice, where it has one' },
+      { value: 'none', name: 'Nobody: the words are on the screen' },
+    ]),
+    this.field('talk', 'How much is called', [
+      { value: 'all', name: 'Everything' },
+      { value: 'main', name: 'The main things: combinations, stance, drills, counts' },
+      { value: 'bells', name: 'Bells and counts only' },
+    ]),
+    this.field('countIn', 'Get ready before second zero', seconds([0, 5, 10, 20])),
+    this.field('countFrom', 'Count the last seconds from', named([3, 5])),
+    this.field('leadOut', 'Leading long pieces out', [
+      { value: 'nothing', name: 'Nothing' },
+      { value: 'three', name: 'Three, two, one' },
+      { value: 'ten and five', name: 'Ten seconds, and from five' },
+    ]),
+    this.field('blockClock', 'The clock outside rounds', [
+      { value: 'all', name: 'Half, next exercise, last ten seconds, count, end' },
+      { value: 'names', name: 'The names alone' },
+    ]),
+  ];
+  protected readonly schools = [
+    this.field('kickSchool', 'Kick after a hand', [
+      { value: 'opposite', name: 'With the opposite leg; a same-side kick is worth a note' },
+      { value: 'same', name: 'With the same side too; no note' },
+    ]),
+    this.field('afterHook', 'After a hook on the double-end', [
+      { value: 'rear straight', name: 'A rear straight brings the ball back' },
+      { value: 'same hand', name: 'Another hook or a back fist of the same hand' },
+    ]),
+    this.field('bodyOnDoubleEnd', 'Body shots on the double-end', [
+      { value: 'none', name: 'None' },
+      { value: 'lower cord', name: 'At the lower cord' },
+    ]),
+    this.field('ballTricks', 'Kicks, knees, elbows and holds on balls', [
+      { value: false, name: 'No' },
+      { value: true, name: 'Yes, as tricks' },
+    ]),
+  ];
+
+  private field<Key extends keyof Settings>(key: Key, label: string, choices: readonly Choice<Settings[Key]>[]): Field {
+    return {
+      label,
+      choices,
+      value: () => this.settings.settings()[key],
+      put: (value) => {
+        const chosen = choices.find((choice) => choice.value === value);
+        if (chosen) this.settings.change({ [key]: chosen.value });
+      },
     };
-    return [
-      {
-        name: 'look',
-        legend: 'Look',
-        choices: [
-          choice('As the device', { look: 'system' }),
-          choice('Light', { look: 'light' }),
-          choice('Dark', { look: 'dark' }),
-        ],
-      },
-      {
-        name: 'count-in',
-        legend: 'Get ready before second zero',
-        choices: ([0, 5, 10, 20] as const).map((countIn) =>
-          choice(countIn === 0 ? 'None' : `${countIn} s`, { countIn }),
-        ),
-      },
-      {
-        name: 'count-from',
-        legend: 'Count the last seconds from',
-        choices: ([3, 5] as const).map((countFrom) => choice(String(countFrom), { countFrom })),
-      },
-      {
-        name: 'kicks',
-        legend: 'Kick after a hand',
-        choices: [
-          choice('With the opposite leg; a same-side kick is worth a note', { kickSchool: 'opposite' }),
-          choice('With the same side too; no note', { kickSchool: 'same' }),
-        ],
-      },
-      {
-        name: 'after-hook',
-        legend: 'After a hook on the double-end',
-        choices: [
-          choice('A rear straight brings the ball back', { afterHook: 'rear straight' }),
-          choice('Another hook or a back fist of the same hand', { afterHook: 'same hand' }),
-        ],
-      },
-      {
-        name: 'double-end-body',
-        legend: 'Body shots on the double-end',
-        choices: [
-          choice('None', { bodyOnDoubleEnd: 'none' }),
-          choice('At the lower cord', { bodyOnDoubleEnd: 'lower cord' }),
-        ],
-      },
-      {
-        name: 'voice',
-        legend: 'Who calls',
-        choices: [
-          choice('Recorded, low voice', { voice: 'rms' }),
-          choice('Recorded, high voice', { voice: 'slt' }),
-          choice('This device’s own voice, where it has one', { voice: 'device' }),
-          choice('Nobody: the words are on the screen', { voice: 'none' }),
-        ],
-      },
-      {
-        name: 'talk',
-        legend: 'How much is called',
-        choices: [
-          choice('Everything', { talk: 'all' }),
-          choice('The main things: combinations, stance, drills, counts', { talk: 'main' }),
-          choice('Bells and counts only', { talk: 'bells' }),
-        ],
-      },
-      {
-        name: 'units',
-        legend: 'Measures',
-        choices: [choice('Metric', { units: 'metric' }), choice('Imperial', { units: 'imperial' })],
-      },
-    ];
-  });
+  }
 
-  protected setVolume(event: Event): void {
-    const volume = Number((event.target as HTMLInputElement).value);
-    if (volume >= 0 && volume <= 1) this.settings.change({ volume });
+  protected putFocuses(focuses: readonly TechniqueFocus[]): void {
+    const { focuses: _, ...others } = this.settings.settings().wordings;
+    this.settings.change({ wordings: focuses.length > 0 ? { ...others, focuses: [...focuses] } : others });
   }
 }

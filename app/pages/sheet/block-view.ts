@@ -1,24 +1,29 @@
 import { CdkDrag, CdkDragHandle, CdkDropList, type CdkDragDrop } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, model, output, signal } from '@angular/core';
+import { NumberField } from '../../parts/fields/number-field';
+import { TextField } from '../../parts/fields/text-field';
+import { MatIcon } from '@angular/material/icon';
+import { MatButtonModule } from '@angular/material/button';
 import { MatMenuModule } from '@angular/material/menu';
-import { mdiContentDuplicate, mdiDeleteOutline, mdiDotsVertical, mdiDragVertical } from '@mdi/js';
 import {
-  blockName,
+  blockSchema,
+  plainName,
   sayClock,
   type Block,
-  type Milliseconds,
+  type Pick,
   type Piece,
   type Scheme,
   type Sheet,
+  type TechniqueFocus,
 } from '../../../core/index';
-import { ClockField } from '../../parts/clock-field';
-import { Icon } from '../../parts/icon';
+import { ClockField } from '../../parts/fields/clock-field';
+import { FocusField } from '../../parts/focus-field';
 import type { BlockRow } from '../../services/editor';
 import { PieceView } from './piece-view';
 
-/** A piece dropped somewhere: into which block and at which place. */
+/** A piece, or something picked, dropped somewhere: into which block and at which place. */
 export interface PieceDrop {
-  readonly pieceId: string;
+  readonly dropped: string | Pick;
   readonly blockId: string;
   readonly to: number;
 }
@@ -26,7 +31,19 @@ export interface PieceDrop {
 /** One block of the run sheet with its pieces. */
 @Component({
   selector: 'kt-block-view',
-  imports: [CdkDrag, CdkDragHandle, CdkDropList, MatMenuModule, ClockField, Icon, PieceView],
+  imports: [
+    NumberField,
+    TextField,
+    MatIcon,
+    MatButtonModule,
+    CdkDrag,
+    CdkDragHandle,
+    CdkDropList,
+    MatMenuModule,
+    ClockField,
+    FocusField,
+    PieceView,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './block-view.html',
   styleUrl: './block-view.scss',
@@ -36,7 +53,13 @@ export class BlockView {
   readonly scheme = input.required<Scheme>();
   readonly selected = input<string | null>(null);
   readonly marked = input<ReadonlySet<string>>(new Set());
+  /** Kinds of bag of the coach's own, which a reminder may name. */
+  readonly ownBags = input<readonly string[]>([]);
   readonly pieceLists = input<readonly string[]>([]);
+  /** The piece whose options stand open, and the builds that stand unfolded. */
+  readonly options = model<string | null>(null);
+  readonly unfolded = input<ReadonlySet<string>>(new Set());
+  readonly unfoldToggled = output<string>();
 
   readonly mended = output<(sheet: Sheet) => Sheet>();
   readonly picked = output<string>();
@@ -48,47 +71,27 @@ export class BlockView {
   readonly deleted = output<string>();
   readonly dropped = output<PieceDrop>();
 
-  protected readonly icons = {
-    grip: mdiDragVertical,
-    more: mdiDotsVertical,
-    copy: mdiContentDuplicate,
-    bin: mdiDeleteOutline,
-  };
   protected readonly sayClock = sayClock;
+  protected readonly schemas = blockSchema.shape;
+  /** Whether the reminders of the block are being written. */
+  protected readonly reminding = signal(false);
   protected readonly name = computed(() => {
     const { block, round } = this.row();
     const times = block.times ?? 1;
     if (round !== null && times > 1) return `Rounds ${round} to ${round + times - 1}`;
-    return blockName({ ...block, title: undefined }, round);
+    return plainName({ block: block.kind, round, title: null });
   });
 
-  protected changeLength(ms: Milliseconds): void {
-    this.changed.emit({ ms });
+  protected changeFocuses(focuses: readonly TechniqueFocus[]): void {
+    this.changed.emit({ focuses: focuses.length > 0 ? [...focuses] : undefined });
   }
 
-  protected changeTitle(event: Event): void {
-    const title = (event.target as HTMLInputElement).value.slice(0, 400);
-    this.changed.emit({ title: title.trim() ? title : undefined });
+  protected changeTimes(times: number): void {
+    const restMs = this.row().block.restMs ?? 60_000;
+    this.changed.emit(times === 1 ? { times: undefined, restMs: undefined } : { times, restMs });
   }
 
-  protected changeTimes(event: Event): void {
-    const field = event.target as HTMLInputElement;
-    const times = Math.round(Number(field.value));
-    if (times >= 1 && times <= 99)
-      this.changed.emit(
-        times === 1 ? { times: undefined, restMs: undefined } : { times, restMs: this.row().block.restMs ?? 60_000 },
-      );
-    else field.value = String(this.row().block.times ?? 1);
-  }
-
-  protected changeGoal(event: Event): void {
-    const field = event.target as HTMLInputElement;
-    const goal = field.value === '' ? undefined : Math.round(Number(field.value));
-    if (goal === undefined || (goal >= 1 && goal <= 100_000)) this.changed.emit({ goal });
-    else field.value = String(this.row().block.goal ?? '');
-  }
-
-  protected drop(event: CdkDragDrop<string, string, string>): void {
-    this.dropped.emit({ pieceId: event.item.data, blockId: event.container.data, to: event.currentIndex });
+  protected drop(event: CdkDragDrop<string, string, string | Pick>): void {
+    this.dropped.emit({ dropped: event.item.data, blockId: event.container.data, to: event.currentIndex });
   }
 }

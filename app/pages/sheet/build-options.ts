@@ -1,9 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { ChoiceField } from '../../parts/fields/choice-field';
+import { NumberField } from '../../parts/fields/number-field';
+import { TextField } from '../../parts/fields/text-field';
+import { MatButtonModule } from '@angular/material/button';
 import {
   buildKinds,
   buildNames,
   fitBuild,
   goalsOf,
+  pieceSchemas,
   readClock,
   sayClock,
   spell,
@@ -14,12 +20,16 @@ import {
   type Scheme,
   type Sheet,
 } from '../../../core/index';
+import type { Choice } from '../../parts/fields/choice-field';
 
 type Build = PieceOf<'build'>;
+
+const wordsOf = (text: string): string[] => text.split(/[\s,]+/).filter(Boolean);
 
 /** What a build can be told, and how it would fit its time. It stays one piece, whatever is changed. */
 @Component({
   selector: 'kt-build-options',
+  imports: [MatCheckbox, ChoiceField, NumberField, TextField, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './build-options.html',
   styleUrl: './options.scss',
@@ -32,8 +42,17 @@ export class BuildOptions {
   /** An edit that makes build and time agree. */
   readonly edited = output<(sheet: Sheet) => Sheet>();
 
-  protected readonly kinds = buildKinds;
-  protected readonly names = buildNames;
+  protected readonly kinds = buildKinds.map((value) => ({ value, name: buildNames[value] }));
+  protected readonly defences: readonly Choice<NonNullable<Build['defence']>>[] = [
+    { value: 'rides', name: 'ride with their counter' },
+    { value: 'own', name: 'are stages of their own' },
+  ];
+  protected readonly kicks: readonly Choice<Build['kick']>[] = [
+    { value: undefined, name: "as the sheet's school" },
+    { value: 'opposite', name: 'leg opposite the last punch' },
+    { value: 'same', name: 'leg of the last punch' },
+  ];
+  protected readonly schemas = pieceSchemas.build.shape;
   protected readonly sayClock = sayClock;
   protected readonly goals = computed(() => goalsOf(this.build().build));
   protected readonly fit = computed(() => fitBuild(this.block(), this.build()));
@@ -44,6 +63,7 @@ export class BuildOptions {
       kick: kind === 'kick-close',
       again: kind === 'pyramid' || kind === 'kick-close',
       cuts: kind === 'chunks',
+      alone: kind === 'singles',
       range: kind === 'alternator',
       to: kind === 'amount',
       pattern: kind === 'levels',
@@ -58,17 +78,11 @@ export class BuildOptions {
     second: spell(this.build().second ?? '', this.scheme()),
   }));
 
-  protected value(event: Event): string {
-    return (event.target as HTMLInputElement | HTMLSelectElement).value;
-  }
-
   protected change(change: Partial<Build>): void {
     this.changed.emit({ ...this.build(), ...change });
   }
 
-  protected changeKind(text: string): void {
-    const build = buildKinds.find((kind) => kind === text);
-    if (!build) return;
+  protected changeKind(build: Build['build']): void {
     const goal = this.build().goal || (goalsOf(build) > 0 ? '1 2' : '');
     this.change({ build, goal, ...(goalsOf(build) === 2 ? { second: this.build().second ?? '1 2' } : {}) });
   }
@@ -78,38 +92,41 @@ export class BuildOptions {
     this.change({ [key]: takeIn(text, this.scheme()).text });
   }
 
-  /** `0:30`, `0:30, 0:45` or `round`; what is no length leaves everything as it was. */
-  protected changeEvery(event: Event): void {
-    const field = event.target as HTMLInputElement;
-    const lengths = field.value
-      .split(/[\s,]+/)
-      .filter(Boolean)
-      .map(readClock);
-    if (/^rounds?$/i.test(field.value.trim())) this.change({ every: 'round' });
-    else if (lengths.length > 0 && lengths.every((ms) => ms !== null))
-      this.change({ every: lengths.filter((ms) => ms !== null) });
-    else field.value = this.every();
+  /** `0:30`, `0:30, 0:45` or `round`. */
+  protected readonly everyFault = (text: string): string =>
+    this.everyOf(text) === null ? 'Write 0:30, or a length for each stage: 0:30, 0:45, or: round' : '';
+
+  private everyOf(text: string): Build['every'] | null {
+    if (/^\s*rounds?\s*$/i.test(text)) return 'round';
+    const lengths = wordsOf(text).map(readClock);
+    return lengths.length > 0 && lengths.every((ms) => ms !== null) ? lengths : null;
   }
 
-  protected changeCuts(text: string): void {
-    const cuts = text
-      .split(/[\s,]+/)
-      .filter(Boolean)
-      .map(Number)
-      .filter((cut) => Number.isInteger(cut) && cut >= 1 && cut <= 10_000);
-    this.change({ cuts: cuts.length > 0 ? cuts : undefined });
+  protected changeEvery(text: string): void {
+    const every = this.everyOf(text);
+    if (every !== null) this.change({ every });
   }
 
-  protected changeNumber(key: 'from' | 'to', text: string): void {
-    const number = text === '' ? undefined : Math.round(Number(text));
-    if (number === undefined || (number >= 1 && number <= 99)) this.change({ [key]: number });
+  protected numbersOf(text: string): number[] | undefined {
+    const numbers = wordsOf(text).map(Number);
+    return numbers.length > 0 ? numbers : undefined;
   }
+
+  protected readonly cutsFault = (text: string): string =>
+    this.schemas.cuts.safeParse(this.numbersOf(text)).success ? '' : 'Write the moves to cut after: 3, 6';
+
+  private patternOf(text: string): Build['pattern'] | null {
+    const words = wordsOf(text.toLowerCase());
+    const pattern = words.flatMap((word) => targets.find((target) => target === word) ?? []);
+    if (pattern.length < words.length) return null;
+    return pattern.length > 0 ? pattern : undefined;
+  }
+
+  protected readonly patternFault = (text: string): string =>
+    this.patternOf(text) === null ? `Write ${targets.join(', ')}, parted by commas` : '';
 
   protected changePattern(text: string): void {
-    const pattern = text
-      .toLowerCase()
-      .split(/[\s,]+/)
-      .flatMap((word) => targets.find((target) => target === word) ?? []);
-    this.change({ pattern: pattern.length > 0 ? pattern : undefined });
+    const pattern = this.patternOf(text);
+    if (pattern !== null) this.change({ pattern });
   }
 }

@@ -46,13 +46,13 @@ describe('the entry line', () => {
     await type('1 2 ');
     await type('1 2 ho');
     expect(host.querySelectorAll('.glyph').length).toBe(2);
-    expect(host.querySelector('.fault')).toBeNull();
+    expect(host.querySelector('.wrong')).toBeNull();
     await press('Enter');
-    expect(host.querySelector('.fault u')?.textContent).toBe('ho');
+    expect(host.querySelector('.wrong u')?.textContent).toBe('ho');
     expect(entered).toEqual([]);
     await type('1 <b>x</b> 2');
-    expect(host.querySelector('.fault')?.textContent).toContain('<b>x<');
-    expect(host.querySelector('.fault b')).toBeNull();
+    expect(host.querySelector('.wrong')?.textContent).toContain('<b>x<');
+    expect(host.querySelector('.wrong b b')).toBeNull();
   });
 
   it('takes words in quotes and own time as pieces of their own', async () => {
@@ -60,7 +60,7 @@ describe('the entry line', () => {
     await type('0:45 "pla');
     await press('Enter');
     expect(entered).toEqual([]);
-    expect(host.querySelector('.fault')).toBeNull();
+    expect(host.querySelector('.wrong')).toBeNull();
     await type('0:45 "plank, elbows under the shoulders"');
     await press('Enter');
     await type('Own time');

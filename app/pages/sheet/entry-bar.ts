@@ -11,7 +11,12 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { MatMenuModule } from '@angular/material/menu';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatTooltip } from '@angular/material/tooltip';
+import { MatButtonModule } from '@angular/material/button';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import {
   bookParts,
   countCombination,
@@ -20,6 +25,7 @@ import {
   readClock,
   readPieceLine,
   repairsFor,
+  secondReadings,
   sayClock,
   sheetPartsOf,
   spell,
@@ -41,6 +47,7 @@ import { DraftService } from '../../services/draft.service';
 import { freshId } from '../../services/fresh-id';
 import { SettingsService } from '../../services/settings.service';
 import type { Entered } from './typed-piece';
+import { fieldLook } from '../../parts/fields/field-look';
 
 /** Longer ones are counted but not drawn while typing. */
 const mostDrawn = 300;
@@ -49,10 +56,12 @@ const usualMs = 30_000;
 /** The line where combinations are typed: staff, count and seams appear with each key. */
 @Component({
   selector: 'kt-entry-bar',
-  imports: [MatMenuModule, StrikeStaff],
+  imports: [ReactiveFormsModule, MatInputModule, MatFormFieldModule, MatTooltip, MatButtonModule, StrikeStaff],
+  providers: [fieldLook],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './entry-bar.html',
   styleUrl: './entry-bar.scss',
+  host: { '[class.filled]': 'filled()' },
 })
 export class EntryBar {
   private readonly drafts = inject(DraftService);
@@ -70,7 +79,8 @@ export class EntryBar {
   readonly cancelled = output();
 
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
-  protected readonly text = signal('');
+  protected readonly line = new FormControl('', { nonNullable: true });
+  protected readonly text = toSignal(this.line.valueChanges, { initialValue: '' });
   /** Texts before a repair was taken, for the one key that takes it back. */
   private readonly beforeRepair = signal<string | null>(null);
   protected readonly tried = signal(false);
@@ -88,12 +98,14 @@ export class EntryBar {
    * A line of tempo text that is more than a combination: words in quotes, own time, a build, a calls drill, options in
    * front, several names. Only for new pieces.
    */
-  protected readonly line = computed(
+  protected readonly tempoLine = computed(
     (): { readonly pieces: readonly Piece[]; readonly names: readonly string[] } | null => {
       const body = this.body().trim();
       const openQuote = /^["“]/.test(body) && !/["”]$/.test(body.slice(1));
       if (this.editing() !== null || body === '' || openQuote) return null;
-      const length = /^build/i.test(body) ? '' : `${sayClock(this.split().ms ?? usualMs)} `;
+      // A build and a list with work and pauses say their own lengths.
+      const says = /^(build|\d{1,2}:\d\d\s*\/)/i.test(body);
+      const length = says ? '' : `${sayClock(this.split().ms ?? usualMs)} `;
       const meanings = { scheme: this.scheme(), parts: this.parts() };
       const { pieces, faults } = readPieceLine(length + body, meanings, freshId);
       const [only] = pieces;
@@ -110,7 +122,7 @@ export class EntryBar {
   private readonly quoting = computed(() => /^\s*["“]/.test(this.body()));
   protected readonly typed = computed(() => {
     const body = this.body();
-    return body.trim() && !this.line() && !this.quoting() ? takeIn(body, this.scheme(), this.parts()) : null;
+    return body.trim() && !this.tempoLine() && !this.quoting() ? takeIn(body, this.scheme(), this.parts()) : null;
   });
   protected readonly length = computed(() => {
     const { ms } = this.split();
@@ -142,6 +154,10 @@ export class EntryBar {
       repairs: worst ? repairsFor(studied, worst.index, worst.seam, { stance: this.stance() }) : [],
     };
   });
+  /** What else the text may have meant. */
+  protected readonly second = computed(() =>
+    this.typed()?.combination ? (secondReadings(this.body(), this.scheme())[0] ?? null) : null,
+  );
   protected readonly fault = computed(() => {
     const fault = this.typed()?.fault;
     if (!fault) return null;
@@ -163,83 +179,85 @@ export class EntryBar {
   constructor() {
     effect(() => {
       const editing = this.editing();
-      if (editing !== null) this.text.set(editing);
+      if (editing !== null) this.line.setValue(editing);
     });
     effect(() => {
       const id = this.sheetId();
       void this.drafts.get(id).then((draft) => {
-        if (draft && !this.text()) this.text.set(draft);
+        if (draft && !this.line.value) this.line.setValue(draft);
       });
     });
   }
 
+  /** Whether something is typed, or half typed. */
+  readonly filled = computed(() => this.text().trim() !== '');
+
+  /** Goes to the line, and chooses what stands there. */
   focus(): void {
     this.field().nativeElement.focus();
     this.field().nativeElement.select();
   }
 
-  protected onInput(event: Event): void {
-    this.set((event.target as HTMLInputElement).value);
+  /** Goes to the end of the line, for a key that was pressed elsewhere and is to stand there. */
+  goOn(): void {
+    const field = this.field().nativeElement;
+    field.focus();
+    field.setSelectionRange(field.value.length, field.value.length);
+  }
+
+  /** The key that leads here does nothing where somebody is here already; no combination begins with it. */
+  protected nothingYet(event: KeyboardEvent): void {
+    if (event.key === '/' && this.line.value === '') event.preventDefault();
+  }
+
+  protected typedAnew(): void {
+    this.tried.set(false);
     this.beforeRepair.set(null);
+    if (this.editing() === null) void this.drafts.put(this.sheetId(), this.line.value);
   }
 
   private set(text: string): void {
-    this.text.set(text);
-    this.tried.set(false);
-    if (this.editing() === null) void this.drafts.put(this.sheetId(), text);
+    this.line.setValue(text);
+    this.typedAnew();
   }
 
-  /** Puts a combination of the book into the line, behind what stands there. */
-  protected fromBook(entry: BookEntry): void {
-    this.set(`${this.text().trimEnd()} ${spell(entry.text, this.scheme())}`.trimStart());
+  /** Puts a combination into the line, behind what stands there. */
+  putIn(text: string): void {
+    this.set(`${this.text().trimEnd()} ${spell(text, this.scheme())}`.trimStart());
     this.field().nativeElement.focus();
   }
 
-  protected onKey(event: KeyboardEvent): void {
-    if (event.key === 'Enter') {
-      event.preventDefault();
-      this.enter(event.ctrlKey || event.metaKey);
-    } else if (event.key === 'Escape') {
-      this.clear();
-      this.cancelled.emit();
-    } else if (event.altKey && event.key.toLowerCase() === 'r') {
-      event.preventDefault();
-      this.toggleRepair();
-    }
+  protected leave(): void {
+    this.set('');
+    this.cancelled.emit();
   }
 
-  protected readonly ready = computed(() => this.line() !== null || (this.typed()?.combination ?? null) !== null);
+  protected readonly ready = computed(() => this.tempoLine() !== null || (this.typed()?.combination ?? null) !== null);
 
-  protected enter(build: boolean): void {
-    const [typed, line] = [this.typed(), this.line()];
+  protected enter(build: boolean, event?: Event): void {
+    event?.preventDefault();
+    const [typed, line] = [this.typed(), this.tempoLine()];
     const { ms } = this.split();
     this.tried.set(true);
     if (line) this.entered.emit({ what: 'line', text: '', ms, pieces: line.pieces });
     else if (typed?.combination) this.entered.emit({ what: build ? 'build' : 'combination', text: typed.text, ms });
     else return;
-    this.clear();
-  }
-
-  private clear(): void {
     this.set('');
-    this.beforeRepair.set(null);
-    void this.drafts.put(this.sheetId(), '');
   }
 
   /** Takes the first repair, or takes it back. */
-  private toggleRepair(): void {
+  protected toggleRepair(event: Event): void {
+    event.preventDefault();
     const before = this.beforeRepair();
     const first = this.facts()?.repairs[0];
-    if (before !== null) {
-      this.set(before);
-      this.beforeRepair.set(null);
-    } else if (first) this.take(first.combination);
+    if (before !== null) this.set(before);
+    else if (first) this.take(first.combination);
   }
 
   protected take(combination: Combination): void {
     const text = this.text();
-    this.beforeRepair.set(text);
     this.set(text.slice(0, this.split().offset) + writeCombination(combination, this.scheme()));
+    this.beforeRepair.set(text);
     this.field().nativeElement.focus();
   }
 }

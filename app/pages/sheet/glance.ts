@@ -11,7 +11,7 @@ import {
   viewChild,
 } from '@angular/core';
 import type { EChartsType } from 'echarts/core';
-import { effortOverTime, sayClock, strikeGroups, strikesByKind, type Stance, type Timeline } from '../../../core/index';
+import { effortOverTime, sayClock, strikeGroups, type StrikesByKind, type Timeline } from '../../../core/index';
 
 /** Longer ones are marked every ten minutes, others every five. */
 const longSession = 40 * 60_000;
@@ -60,7 +60,7 @@ const longSession = 40 * 60_000;
 })
 export class Glance {
   readonly timeline = input.required<Timeline>();
-  readonly stance = input.required<Stance>();
+  readonly strikes = input.required<StrikesByKind>();
 
   private readonly effortPlace = viewChild.required<ElementRef<HTMLElement>>('effort');
   private readonly strikesPlace = viewChild.required<ElementRef<HTMLElement>>('strikes');
@@ -71,7 +71,7 @@ export class Glance {
     afterNextRender(() => void this.begin());
     effect(() => {
       this.timeline();
-      this.stance();
+      this.strikes();
       if (this.drawn()) this.draw();
     });
     inject(DestroyRef).onDestroy(() => {
@@ -80,7 +80,7 @@ export class Glance {
   }
 
   protected table(): { group: string; left: number; right: number }[] {
-    const strikes = strikesByKind(this.timeline(), this.stance());
+    const strikes = this.strikes();
     return strikeGroups
       .map((group) => ({ group, left: Math.round(strikes[group].left), right: Math.round(strikes[group].right) }))
       .filter(({ left, right }) => left + right > 0);

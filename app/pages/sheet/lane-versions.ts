@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { TextField } from '../../parts/fields/text-field';
+import { MatButtonModule } from '@angular/material/button';
 import {
   chooseForLane,
   readStored,
@@ -9,6 +11,7 @@ import {
   type LaneVersion,
   type Piece,
   type Scheme,
+  type Typed,
 } from '../../../core/index';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 
@@ -23,10 +26,10 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
 /** What each lane does in a piece's place: before and after on the staff, to be accepted, edited or overruled. */
 @Component({
   selector: 'kt-lane-versions',
-  imports: [StrikeStaff],
+  imports: [TextField, MatButtonModule, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button type="button" class="sum" [attr.aria-expanded]="open()" (click)="open.set(!open())">
+    <button type="button" matButton class="sum" [attr.aria-expanded]="open()" (click)="open.set(!open())">
       <b>Lanes</b>
       @for (version of versions(); track version.bag) {
         <span [class.other]="version.how !== 'fits'"
@@ -43,14 +46,14 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
               <b>{{ version.bag }}</b>&ngsp;<span class="soft">{{ words[version.how] }}</span>
             </p>
             @if (version.how !== 'fits') {
-              <div class="change">
+              <div class="line">
                 @if (before(); as before) {
                   <span class="soft">before</span
-                  ><kt-strike-staff [combination]="before" [scheme]="scheme()" [scale]="0.7" />
+                  ><kt-strike-staff [combination]="before" [scheme]="scheme()" dense [scale]="0.7" />
                 }
                 <span class="soft">after</span>
                 @if (version.combination; as after) {
-                  <kt-strike-staff [combination]="after" [scheme]="scheme()" [scale]="0.7" />
+                  <kt-strike-staff [combination]="after" [scheme]="scheme()" dense [scale]="0.7" />
                 } @else {
                   <span>{{ version.text }}</span>
                 }
@@ -59,34 +62,28 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
             @for (reason of version.reasons; track reason) {
               <p class="soft">{{ reason }}</p>
             }
-            <p class="ways">
+            <p class="line">
               @if (version.how === 'adapted') {
-                <button type="button" class="link-button" (click)="choose(version.bag, version.text)">Accept</button>
+                <button type="button" matButton (click)="choose(version.bag, version.text)">Accept</button>
               }
               @if (version.how === 'adapted' || version.how === 'drill') {
-                <button type="button" class="link-button" (click)="overrule(version.bag)">Overrule: as written</button>
+                <button type="button" matButton (click)="overrule(version.bag)">Overrule: as written</button>
               }
               @if (version.how === 'chosen' || version.how === 'overruled') {
-                <button type="button" class="link-button" (click)="choose(version.bag, null)">Let it follow</button>
+                <button type="button" matButton (click)="choose(version.bag, null)">Let it follow</button>
               }
-              <button type="button" class="link-button" (click)="editing.set(version.bag)">Edit</button>
+              <button type="button" matButton (click)="editing.set(version.bag)">Edit</button>
             </p>
             @if (editing() === version.bag) {
-              <form (submit)="$event.preventDefault(); edit(version.bag, text.value)">
-                <input
-                  #text
-                  class="field figures"
-                  type="text"
-                  autocomplete="off"
-                  [attr.aria-label]="'Combination of the ' + version.bag + ' lane'"
-                  [value]="version.combination ? shown(version.text) : ''"
-                  (keydown.escape)="editing.set(null)"
-                />
-                <button type="submit" class="button">Take</button>
-                @if (fault()) {
-                  <span class="fault" role="alert">{{ fault() }}</span>
-                }
-              </form>
+              <kt-text-field
+                class="figures"
+                focused
+                [label]="'Combination of the ' + version.bag + ' lane'"
+                [value]="version.combination ? shown(version.text) : ''"
+                [fault]="fault"
+                (put)="choose(version.bag, take($event).text)"
+                (left)="editing.set(null)"
+              />
             }
           </li>
         }
@@ -96,46 +93,25 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
   styles: `
     :host {
       display: block;
-      margin-inline-start: 1.9rem;
-      padding: 0 0.75rem 0.2rem 0.25rem;
+      margin-inline-start: var(--space-5);
+      padding-inline: var(--space-1) var(--space-3);
     }
     .sum {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.1rem 0.9rem;
-      width: 100%;
-      min-height: 30px;
-      padding: 0.1rem 0.25rem;
-      border: 0;
-      background: none;
-      font-size: 0.82rem;
-      text-align: start;
-      cursor: pointer;
+      font-weight: 400;
+    }
+    .sum span {
+      margin-inline-start: var(--space-3);
     }
     .other {
       font-weight: 650;
     }
-    .soft {
-      font-weight: 400;
-    }
     li {
-      padding: 0.35rem 0.5rem;
+      margin-top: var(--space-1);
+      padding: var(--space-1) var(--space-2);
       border-inline-start: 3px solid var(--rear);
-      font-size: 0.88rem;
     }
-    li + li {
-      margin-top: 0.3rem;
-    }
-    .change,
-    .ways,
-    form {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 0.3rem 0.8rem;
-    }
-    .fault {
-      color: var(--danger);
+    kt-text-field {
+      max-width: 28rem;
     }
   `,
 })
@@ -148,7 +124,6 @@ export class LaneVersions {
   protected readonly open = signal(false);
   /** Name of the lane whose text is being typed. */
   protected readonly editing = signal<string | null>(null);
-  protected readonly fault = signal('');
   protected readonly words = words;
   private readonly written = computed(() => textsOf(this.piece())[0] ?? '');
   protected readonly before = computed(() => {
@@ -173,11 +148,12 @@ export class LaneVersions {
     this.choose(bag, this.written());
   }
 
-  protected edit(bag: string, typed: string): void {
-    const taken = takeIn(typed, this.scheme());
-    this.fault.set(taken.fault ? sayFault(taken.fault) : '');
-    if (taken.fault) return;
-    this.editing.set(null);
-    this.choose(bag, taken.text);
+  protected take(typed: string): Typed {
+    return takeIn(typed, this.scheme());
   }
+
+  protected readonly fault = (typed: string): string => {
+    const { fault } = this.take(typed);
+    return fault ? sayFault(fault) : '';
+  };
 }

@@ -1,15 +1,24 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { NumberField } from '../../parts/fields/number-field';
+import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import {
   accesses,
   bagKinds,
+  freeFloor,
+  headSchema,
   holderCalls,
+  laneSchema,
   natureOf,
   pairUp,
   rotationBoard,
   sheetForRoom,
+  takesLowKicks,
+  type BagNature,
   type Sheet,
 } from '../../../core/index';
+import { named, ChoiceField } from '../../parts/fields/choice-field';
 import { RoomService } from '../../services/room.service';
 import { Editor } from '../../services/editor';
 import { TodayForm } from './today-form';
@@ -19,7 +28,7 @@ type SheetLane = NonNullable<Sheet['lanes']>[number];
 /** The lanes of a sheet, its rotation, the pads' holder, and what is different today. */
 @Component({
   selector: 'kt-lanes-panel',
-  imports: [RouterLink, TodayForm],
+  imports: [MatCheckbox, ChoiceField, NumberField, MatButtonModule, RouterLink, TodayForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lanes-panel.html',
   styleUrl: './lanes-panel.scss',
@@ -31,7 +40,9 @@ export class LanesPanel {
   readonly changed = output<Partial<Sheet>>();
   readonly applied = output<Sheet>();
 
-  protected readonly accesses = accesses;
+  protected readonly accesses = named(accesses);
+  protected readonly laneSchemas = laneSchema.shape;
+  protected readonly schemas = headSchema.shape;
   protected readonly canTakeRoom = computed(() => (this.rooms.room()?.bags ?? []).some(({ down }) => !down));
   protected readonly missing = computed(() => {
     const there = (this.sheet().lanes ?? []).map(({ bag }) => bag);
@@ -47,7 +58,7 @@ export class LanesPanel {
       .rows()
       .flatMap(({ pieces }) => pieces)
       .find(({ piece }) => piece.id === id)?.lanes;
-    const combination = versions?.find(({ bag }) => bag === 'pads')?.combination;
+    const combination = versions?.find(({ bag }) => this.natureOf(bag)?.body === 'held')?.combination;
     return combination ? holderCalls(combination) : null;
   });
   protected readonly pairs = computed(() => {
@@ -63,9 +74,13 @@ export class LanesPanel {
     if (room) this.applied.emit(sheetForRoom(this.sheet(), room));
   }
 
+  private natureOf(bag: string): BagNature | null {
+    return natureOf(bag, this.sheet().ownBags);
+  }
+
   /** Whether low kicks are a question on this kind: shadow takes them anywhere. */
   protected takesLow(bag: string): boolean {
-    return bag !== 'shadow' && (natureOf(bag, this.sheet().ownBags)?.targets.includes('leg') ?? false);
+    return takesLowKicks(this.natureOf(bag));
   }
 
   private put(lanes: SheetLane[]): void {
@@ -76,28 +91,8 @@ export class LanesPanel {
     this.put((this.sheet().lanes ?? []).map((lane) => (lane.bag === bag ? { ...lane, ...change } : lane)));
   }
 
-  protected changePlaces(bag: string, event: Event): void {
-    const places = Math.round(Number((event.target as HTMLInputElement).value));
-    if (places >= 0 && places <= 200) this.patch(bag, { places });
-  }
-
-  protected changeAccess(bag: string, event: Event): void {
-    const access = accesses.find((each) => each === (event.target as HTMLSelectElement).value);
-    this.patch(bag, { access: access === 'all round' ? undefined : access });
-  }
-
-  protected changeGroups(event: Event): void {
-    const groups = Math.round(Number((event.target as HTMLInputElement).value));
-    if (groups >= 1 && groups <= 100) this.changed.emit({ groups });
-  }
-
-  protected changeOver(event: Event): void {
-    const seconds = Number((event.target as HTMLInputElement).value);
-    if (seconds >= 0 && seconds <= 600) this.changed.emit({ changeOverMs: Math.round(seconds * 1000) });
-  }
-
   protected add(bag: string): void {
-    this.put([...(this.sheet().lanes ?? []), { bag, places: bag === 'shadow' ? 4 : 2 }]);
+    this.put([...(this.sheet().lanes ?? []), { bag, places: bag === freeFloor ? 4 : 2 }]);
   }
 
   protected remove(bag: string): void {

@@ -3,7 +3,8 @@ import { lanesOf, pieceLanes, readTempoText, six, type Piece, type Sheet } from 
 import { demoRoom } from '../../../demo/room';
 import { RoomService } from '../../services/room.service';
 import { SheetsService } from '../../services/sheets.service';
-import { Database } from '../../store/database';
+import { Store } from '../../store/store';
+import { type, wrongAt } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { Editor } from '../../services/editor';
 import { LaneVersions } from './lane-versions';
@@ -40,22 +41,17 @@ describe('lanes on the sheet', () => {
     expect(host(fixture).querySelector('.sum')?.textContent).toContain('double-end 1 2 3 2');
     host(fixture).querySelector<HTMLButtonElement>('.sum')?.click();
     await fixture.whenStable();
-    expect(host(fixture).querySelectorAll('.change kt-strike-staff').length).toBe(2);
+    expect(host(fixture).querySelectorAll('li kt-strike-staff').length).toBe(2);
     press(fixture, 'Overrule: as written');
     await fixture.whenStable();
     expect(changed).toEqual(jasmine.objectContaining({ lanes: [{ bag: 'double-end', text: '1 2 3b' }] }));
     expect(host(fixture).textContent).toContain('although it does not fit');
     press(fixture, 'Edit', 1);
     await fixture.whenStable();
-    const field = host(fixture).querySelector('input');
-    const submit = (text: string): void => {
-      if (field) field.value = text;
-      host(fixture).querySelector('form')?.dispatchEvent(new Event('submit'));
-    };
-    submit('1 zz');
+    type(host(fixture), 'Combination of the double-end lane', '1 zz');
     await fixture.whenStable();
-    expect(host(fixture).querySelector('.fault')?.textContent).toContain('zz');
-    submit('1 2');
+    expect(wrongAt(host(fixture), 'Combination of the double-end lane')).toContain('zz');
+    type(host(fixture), 'Combination of the double-end lane', '1 2');
     await fixture.whenStable();
     expect(changed).toEqual(jasmine.objectContaining({ lanes: [{ bag: 'double-end', text: '1 2' }] }));
     press(fixture, 'Let it follow');
@@ -65,9 +61,9 @@ describe('lanes on the sheet', () => {
   });
 
   it('come from the room, with the rotation of its groups', async () => {
-    await TestBed.inject(Database).choices.put({ key: 'room', value: demoRoom });
+    await (await TestBed.inject(Store).database()).choices.put({ key: 'room', value: demoRoom });
     const sheet = { ...sheetOf('round 1:00 x4 rest 0:30: 1 2 3b'), id: 'lanes' };
-    await TestBed.inject(SheetsService).put(sheet);
+    await TestBed.inject(SheetsService).add(sheet);
     const editor = TestBed.inject(Editor);
     await editor.open('lanes');
     const fixture = TestBed.createComponent(LanesPanel);
@@ -106,25 +102,18 @@ describe('lanes on the sheet', () => {
     let applied: Sheet | null = null;
     fixture.componentInstance.applied.subscribe((now) => (applied = now));
     await fixture.whenStable();
-    const [people, minutes, heavy] = [...host(fixture).querySelectorAll('input')];
-    for (const [field, value] of [
-      [people, '9'],
-      [minutes, '4'],
-      [heavy, '0'],
-    ] as const)
-      if (field) {
-        field.value = value;
-        field.dispatchEvent(new Event('input'));
-      }
+    type(host(fixture), 'People who came', '9');
+    type(host(fixture), 'Minutes less', '4');
+    type(host(fixture), 'heavy, places left', '0');
     host(fixture).querySelector('form')?.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
-    const said = host(fixture).querySelector('.proposal')?.textContent ?? '';
+    const said = host(fixture).querySelector('.card')?.textContent ?? '';
     expect(said).toContain('people: 12 → 9');
     expect(said).toContain('heavy is down');
     press(fixture, 'Run it so today');
     expect((applied as Sheet | null)?.class.people).toBe(9);
     fixture.componentRef.setInput('sheet', { ...sheet, title: 'other' });
     await fixture.whenStable();
-    expect(host(fixture).querySelector('.proposal')).toBeNull();
+    expect(host(fixture).querySelector('.card')).toBeNull();
   });
 });

@@ -1,4 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatMenuModule } from '@angular/material/menu';
+import { MatTooltip } from '@angular/material/tooltip';
+import { MatButtonModule } from '@angular/material/button';
 import { effortNames, type Effort } from '../../../core/index';
 
 /** What can be done to all marked rows at once. */
@@ -11,34 +14,32 @@ export type MarkedAction =
 /** The bar over the rundown while rows are marked. */
 @Component({
   selector: 'kt-marked-bar',
+  imports: [MatMenuModule, MatTooltip, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="bar" role="toolbar" aria-label="Marked rows">
+    <div class="bar line" role="toolbar" aria-label="Marked rows">
       <b role="status">{{ count() }} marked</b>
-      <button type="button" class="link-button" (click)="done.emit({ what: 'move', by: -1 })">Up</button>
-      <button type="button" class="link-button" (click)="done.emit({ what: 'move', by: 1 })">Down</button>
-      <button type="button" class="link-button" (click)="done.emit({ what: 'nudge', ms: -5000 })">−5 s</button>
-      <button type="button" class="link-button" (click)="done.emit({ what: 'nudge', ms: 5000 })">+5 s</button>
-      <label
-        >Effort
-        <select class="quiet" (change)="setEffort($event)">
-          <option value="">…</option>
-          @for (effort of efforts; track effort) {
-            <option [value]="effort">{{ effort }}</option>
-          }
-        </select>
-      </label>
+      <button type="button" matButton (click)="done.emit({ what: 'move', by: -1 })">Up</button>
+      <button type="button" matButton (click)="done.emit({ what: 'move', by: 1 })">Down</button>
+      <button type="button" matButton (click)="done.emit({ what: 'nudge', ms: -5000 })">−5 s</button>
+      <button type="button" matButton (click)="done.emit({ what: 'nudge', ms: 5000 })">+5 s</button>
+      <button type="button" matButton [matMenuTriggerFor]="effortMenu">Effort</button>
+      <mat-menu #effortMenu="matMenu">
+        @for (effort of efforts; track effort) {
+          <button mat-menu-item type="button" (click)="done.emit({ what: 'effort', effort })">{{ effort }}</button>
+        }
+      </mat-menu>
       <button
         type="button"
-        class="link-button"
-        title="Blocks in the other stance, pieces begun by the other hand"
+        matButton
+        matTooltip="Blocks in the other stance, pieces begun by the other hand"
         (click)="done.emit({ what: 'mirror' })"
       >
         Mirror
       </button>
-      <button type="button" class="link-button" (click)="done.emit({ what: 'duplicate' })">Duplicate</button>
-      <button type="button" class="link-button" (click)="done.emit({ what: 'remove' })">Delete</button>
-      <button type="button" class="link-button" (click)="done.emit({ what: 'clear' })">Unmark <kbd>Esc</kbd></button>
+      <button type="button" matButton (click)="done.emit({ what: 'duplicate' })">Duplicate</button>
+      <button type="button" matButton (click)="done.emit({ what: 'remove' })">Delete</button>
+      <button type="button" matButton (click)="done.emit({ what: 'clear' })">Unmark <kbd>Esc</kbd></button>
     </div>
   `,
   styles: `
@@ -50,12 +51,8 @@ export type MarkedAction =
     }
 
     .bar {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 0 1rem;
-      min-height: 42px;
-      padding: 0 1.25rem;
+      gap: 0 var(--space-1);
+      padding: 0 var(--space-4);
       border-bottom: 2px dashed var(--ink);
       background: var(--paper);
     }
@@ -65,11 +62,4 @@ export class MarkedBar {
   readonly count = input.required<number>();
   readonly done = output<MarkedAction>();
   protected readonly efforts = effortNames;
-
-  protected setEffort(event: Event): void {
-    const field = event.target as HTMLSelectElement;
-    const effort = effortNames.find((name) => name === field.value);
-    if (effort) this.done.emit({ what: 'effort', effort });
-    field.value = '';
-  }
 }

@@ -1,7 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { readCombination, readTempoText, type Sheet } from '../../../core/index';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
-import { testProviders } from '../../spec-store.spec';
+import { press, type, wrongAt } from '../../hands.spec';
+import { testProviders, until } from '../../spec-store.spec';
 import { MarkedBar, type MarkedAction } from './marked-bar';
 import { SheetDetails } from './sheet-details';
 
@@ -17,11 +18,15 @@ describe('a sheet’s named parts', () => {
     });
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
+    press(host, 'Class and numbers');
+    await until(() => {
+      TestBed.tick();
+      return host.querySelector('form.part') !== null;
+    });
     const add = async (name: string, moves: string): Promise<void> => {
-      const [first, second] = host.querySelectorAll<HTMLInputElement>('.part input');
-      if (first) first.value = name;
-      if (second) second.value = moves;
-      host.querySelector('.part')?.dispatchEvent(new Event('submit', { cancelable: true }));
+      type(host, 'Name', name);
+      type(host, 'Moves', moves);
+      host.querySelector('form.part')?.dispatchEvent(new Event('submit', { cancelable: true }));
       await fixture.whenStable();
     };
     return { host, add, parts: () => sheet.parts };
@@ -41,9 +46,9 @@ describe('a sheet’s named parts', () => {
   it('are refused under a name that means something, or with moves that do not read', async () => {
     const { host, add, parts } = await setUp();
     await add('jab', '1 2');
-    expect(host.querySelector('[role=alert]')?.textContent).toContain('another name');
+    expect(wrongAt(host, 'Name')).toContain('another name');
     await add('B', '1 jabb');
-    expect(host.querySelector('[role=alert]')?.textContent).toContain('jabb');
+    expect(wrongAt(host, 'Moves')).toContain('jabb');
     expect(parts()?.length).toBe(1);
   });
 });
@@ -58,9 +63,11 @@ describe('the bar of marked rows', () => {
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
     for (const button of host.querySelectorAll('button')) button.click();
-    const select = host.querySelector('select');
-    if (select) select.value = 'strong';
-    select?.dispatchEvent(new Event('change'));
+    await until(() => {
+      TestBed.tick();
+      return document.querySelector('.mat-mdc-menu-panel') !== null;
+    });
+    press(document, 'strong');
     expect(done.map((action) => action.what)).toEqual([
       'move',
       'move',
@@ -73,7 +80,6 @@ describe('the bar of marked rows', () => {
       'effort',
     ]);
     expect(done.at(-1)).toEqual({ what: 'effort', effort: 'strong' });
-    expect(select?.value).toBe('');
     expect(host.querySelector('[role=status]')?.textContent).toBe('3 marked');
   });
 });

@@ -1,12 +1,18 @@
 import { CdkDragHandle } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, model, output } from '@angular/core';
+import { MatTooltip } from '@angular/material/tooltip';
+import { TextField } from '../../parts/fields/text-field';
+import { MatIcon } from '@angular/material/icon';
+import { MatButtonModule } from '@angular/material/button';
 import { MatMenuModule } from '@angular/material/menu';
-import { mdiDotsVertical, mdiDragVertical, mdiPencilOutline } from '@mdi/js';
 import {
   buildNames,
+  countCombination,
   effortNames,
+  entrances,
   goalsName,
   pieceName,
+  pieceSchemas,
   planLeaf,
   readStored,
   sayClock,
@@ -24,17 +30,32 @@ import {
   type Scheme,
   type Sheet,
 } from '../../../core/index';
-import { ClockField } from '../../parts/clock-field';
-import { Icon } from '../../parts/icon';
+import { named, type Choice, ChoiceField } from '../../parts/fields/choice-field';
+import { ClockField } from '../../parts/fields/clock-field';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import type { PieceRow } from '../../services/editor';
 import { LaneVersions } from './lane-versions';
 import { PieceOptions } from './piece-options';
 
-/** One piece of a block; a build unfolds in place, a line for each stage. */
+/** Pixels for one unit of a staff in a row: two staves of two levels come to 52. */
+const staffScale = 0.8;
+
+/** One piece of a block in one line: text until it is touched; a build unfolds in place, a line for each stage. */
 @Component({
   selector: 'kt-piece-view',
-  imports: [CdkDragHandle, MatMenuModule, ClockField, Icon, LaneVersions, PieceOptions, StrikeStaff],
+  imports: [
+    MatTooltip,
+    ChoiceField,
+    TextField,
+    MatIcon,
+    MatButtonModule,
+    CdkDragHandle,
+    MatMenuModule,
+    ClockField,
+    LaneVersions,
+    PieceOptions,
+    StrikeStaff,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './piece-view.html',
   styleUrl: './piece-view.scss',
@@ -49,6 +70,11 @@ export class PieceView {
   readonly marked = input(false);
   readonly block = input.required<Block>();
 
+  /** Whether the options stand open under the row. */
+  readonly open = model(false);
+  /** Whether a build stands with a line for each stage. */
+  readonly unfolded = model(false);
+
   /** An edit of more than the piece, from its options. */
   readonly mended = output<(sheet: Sheet) => Sheet>();
   readonly picked = output();
@@ -57,20 +83,45 @@ export class PieceView {
   readonly duplicated = output();
   readonly deleted = output();
 
-  /** Whether the options stand open under the row. */
-  protected readonly open = signal(false);
-  protected readonly icons = { grip: mdiDragVertical, more: mdiDotsVertical, edit: mdiPencilOutline };
   protected readonly sayClock = sayClock;
   protected readonly sayEffort = sayEffort;
-  protected readonly efforts: readonly Effort[] = [...effortNames, 50, 60, 70, 80, 90, 100];
-
+  protected readonly efforts: readonly Choice<Effort>[] = [
+    ...named(effortNames),
+    ...[50, 60, 70, 80, 90, 100].map((value) => ({ value, name: `${value} %` })),
+  ];
+  protected readonly words = pieceSchemas.words.shape.words;
+  protected readonly staffScale = staffScale;
   protected readonly build = computed((): PieceOf<'build'> | null => {
     const { piece } = this.row();
     return piece.kind === 'build' ? piece : null;
   });
-  protected readonly stages = computed(() => {
+  /** The build on one staff, with the moment over each move at which it comes in. */
+  protected readonly whole = computed(() => {
+    if (!this.build()) return null;
+    const shown = entrances(this.row().leaves);
+    return shown && { ...shown, moments: shown.at.map((at) => sayClock(at - this.start())) };
+  });
+  /** How long the stages of a build are, in moves; how many, where one staff says the rest. */
+  protected readonly stageMarks = computed(() => {
     const build = this.build();
-    return build ? stagesOf(build).length : 0;
+    if (!build) return '';
+    const stages = stagesOf(build);
+    const count = `${stages.length} ${stages.length === 1 ? 'stage' : 'stages'}`;
+    const apart = build.defence === 'own' ? ', defences apart' : '';
+    if (this.whole()) return count + apart;
+    const moves = stages.map(({ combination }) => countCombination(combination).moves).join(' ');
+    return `${count}${apart} of ${moves} moves`;
+  });
+  /** What else there is to know about a piece that is repeated. */
+  protected readonly asides = computed(() => {
+    const [piece, leaf] = [this.row().piece, this.leaf()];
+    return [
+      piece.stance,
+      leaf?.nonStop && piece.kind !== 'rhythm' ? 'non-stop' : undefined,
+      leaf?.between ? `between: ${leaf.between}` : undefined,
+    ]
+      .filter((each) => each !== undefined)
+      .join(' · ');
   });
   protected readonly goal = computed(() => {
     const build = this.build();
@@ -101,25 +152,14 @@ export class PieceView {
     return every === undefined || every === 'round' ? null : (every[0] ?? null);
   });
 
-  /** On the row itself only, so that o can be typed in its fields. */
-  protected toggleOptions(event: Event): void {
-    if (event.target !== event.currentTarget) return;
-    event.preventDefault();
-    this.open.set(!this.open());
-  }
-
-  /** Planned strikes of a leaf as shown at the row's end. `24`, `18–30` */
-  protected planned(leaf: Leaf): string {
-    const plan = planLeaf(leaf);
-    const [least, most] = [Math.round(plan.least), Math.round(plan.most)];
+  /** Planned strikes of some leaves as shown at the row's end. `24`, `18–30` */
+  protected planned(leaves: readonly Leaf[]): string {
+    const plans = leaves.map(planLeaf);
+    const sum = (each: (plan: (typeof plans)[number]) => number): number =>
+      Math.round(plans.reduce((total, plan) => total + each(plan), 0));
+    const [least, most] = [sum((plan) => plan.least), sum((plan) => plan.most)];
     if (most === 0) return '';
     return least === most ? String(most) : `${least}–${most}`;
-  }
-
-  protected changeEffort(event: Event): void {
-    const value = (event.target as HTMLSelectElement).value;
-    const effort = this.efforts.find((each) => String(each) === value);
-    if (effort !== undefined) this.changed.emit({ ...this.row().piece, effort });
   }
 
   protected changeLength(ms: Milliseconds): void {
@@ -136,11 +176,5 @@ export class PieceView {
     const { piece } = this.row();
     if (piece.kind === 'combination')
       this.changed.emit({ ...piece, otherStance: piece.otherStance === 'reset' ? undefined : 'reset' });
-  }
-
-  protected changeWords(event: Event): void {
-    const { piece } = this.row();
-    const words = (event.target as HTMLInputElement).value.slice(0, 400);
-    if (piece.kind === 'words') this.changed.emit({ ...piece, words });
   }
 }

@@ -1,38 +1,62 @@
-/** What a key on a row of the rundown asks for. */
-export type RowAction =
-  | { readonly what: 'go'; readonly id: string; readonly mark: boolean }
-  | { readonly what: 'move'; readonly by: -1 | 1 }
-  | { readonly what: 'nudge'; readonly ms: number }
-  | { readonly what: 'mark' | 'unmark' | 'edit' | 'remove' | 'duplicate' };
+import type { Shortcut } from '../../services/keys.service';
+
+/** What the keys of a row can do; the row is the one that has the focus. */
+export interface RowHands {
+  readonly go: (id: string, row: string, mark: boolean) => void;
+  readonly move: (row: string, by: -1 | 1) => void;
+  readonly nudge: (row: string, ms: number) => void;
+  readonly mark: (row: string) => void;
+  readonly unmark: () => void;
+  readonly edit: (row: string) => void;
+  readonly options: (row: string) => void;
+  readonly unfold: (row: string) => void;
+  readonly remove: (row: string) => void;
+  readonly duplicate: (row: string) => void;
+  readonly find: () => void;
+}
 
 const nudge = 5000;
+const controls = 'button, input, [role="combobox"]';
 
-/** The meaning of a key on a row, or null where it has none. Rows are given in the order they stand. */
-export function rowAction(event: KeyboardEvent, ids: readonly string[], id: string): RowAction | null {
-  const at = ids.indexOf(id);
-  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-  const control = event.ctrlKey || event.metaKey;
-  if (by !== 0 && event.altKey) return { what: 'move', by };
-  if (by !== 0) return { what: 'go', id: ids[at + by] ?? id, mark: event.shiftKey };
-  switch (event.key) {
-    case 'Home':
-      return { what: 'go', id: ids[0] ?? id, mark: false };
-    case 'End':
-      return { what: 'go', id: ids.at(-1) ?? id, mark: false };
-    case '+':
-      return { what: 'nudge', ms: nudge };
-    case '-':
-      return { what: 'nudge', ms: -nudge };
-    case ' ':
-      return { what: 'mark' };
-    case 'Escape':
-      return { what: 'unmark' };
-    case 'Enter':
-      return { what: 'edit' };
-    case 'Delete':
-    case 'Backspace':
-      return { what: 'remove' };
-    default:
-      return control && event.key.toLowerCase() === 'd' ? { what: 'duplicate' } : null;
-  }
+/** The row that a key goes to, or null where it goes to something in it, or elsewhere. */
+export function rowOf(event: KeyboardEvent): string | null {
+  if (!(event.target instanceof Element) || event.target.closest(controls)) return null;
+  return event.target.closest<HTMLElement>('[data-row]')?.dataset['row'] ?? null;
+}
+
+/** The keys of a row. Rows are given in the order they stand, as they are when a key is pressed. */
+export function rowShortcuts(ids: () => readonly string[], hands: RowHands): readonly Shortcut[] {
+  const on = (keys: readonly string[], does: string, press: (row: string) => void): Shortcut => ({
+    keys,
+    does,
+    when: (event) => rowOf(event) !== null,
+    press: (event) => {
+      const row = rowOf(event);
+      if (row !== null) press(row);
+    },
+  });
+  const go = (row: string, by: -1 | 1, mark: boolean): void => {
+    const all = ids();
+    hands.go(all[all.indexOf(row) + by] ?? row, row, mark);
+  };
+  return [
+    on(['ArrowUp'], 'The row above', (row) => go(row, -1, false)),
+    on(['ArrowDown'], 'The row below', (row) => go(row, 1, false)),
+    on(['Home'], 'The first row', (row) => hands.go(ids()[0] ?? row, row, false)),
+    on(['End'], 'The last row', (row) => hands.go(ids().at(-1) ?? row, row, false)),
+    on(['Enter'], 'Change it in the entry line', hands.edit),
+    on(['o'], 'Options', hands.options),
+    on(['u'], 'Unfold the stages, fold them', hands.unfold),
+    on(['+'], '5 s longer', (row) => hands.nudge(row, nudge)),
+    on(['-'], '5 s shorter', (row) => hands.nudge(row, -nudge)),
+    on(['Alt+ArrowUp'], 'Move it up', (row) => hands.move(row, -1)),
+    on(['Alt+ArrowDown'], 'Move it down', (row) => hands.move(row, 1)),
+    on(['Space'], 'Mark it, unmark it', hands.mark),
+    on(['Shift+ArrowUp'], 'Mark upwards', (row) => go(row, -1, true)),
+    on(['Shift+ArrowDown'], 'Mark downwards', (row) => go(row, 1, true)),
+    on(['Escape'], 'Unmark all', hands.unmark),
+    on(['$mod+d'], 'Duplicate', hands.duplicate),
+    on(['Delete', 'Backspace'], 'Delete', hands.remove),
+    on(['f'], 'Find on the sheet', hands.find),
+  ];
 }

@@ -1,5 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import {
+  buildNames,
   compile,
   emptySheet,
   findings,
@@ -13,6 +14,7 @@ import {
   type Sheet,
 } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
+import { choose, chosen, fieldOf, tick, type, wrongAt } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { BlockView } from './block-view';
 import type { BlockRow, PieceRow } from '../../services/editor';
@@ -34,13 +36,6 @@ const combo = (ms: number, text: string, more: Partial<Extract<Piece, { kind: 'c
 function rowOf(piece: Piece, ms = 60_000): PieceRow {
   const { leaves } = compile(sheetOf({ ...freshBlock('round', freshId, [piece]), ms }));
   return { piece, leaves: leaves.filter((leaf) => leaf.pieceId === piece.id), lanes: [] };
-}
-
-function set(host: HTMLElement, selector: string, value: string, event: 'change' | 'input'): void {
-  const field = host.querySelector<HTMLInputElement>(selector);
-  if (!field) throw new Error(`no ${selector}`);
-  field.value = value;
-  field.dispatchEvent(new Event(event));
 }
 
 async function chooseInMenu(fixture: ComponentFixture<unknown>, line: string): Promise<void> {
@@ -68,6 +63,7 @@ describe('a piece’s row', () => {
     fixture.componentRef.setInput('start', 0);
     fixture.componentRef.setInput('block', { ...freshBlock('round', freshId), pieces: [row.piece] });
     fixture.componentRef.setInput('scheme', six);
+    fixture.componentRef.setInput('selected', true);
     const changes: Piece[] = [];
     fixture.componentInstance.changed.subscribe((piece) => changes.push(piece));
     await fixture.whenStable();
@@ -78,17 +74,17 @@ describe('a piece’s row', () => {
     const { host } = await show(rowOf(combo(60_000, '1 2 any 2-4')));
     expect(host.querySelectorAll('.glyph').length).toBe(3);
     expect(host.querySelector('.planned')?.textContent.trim()).toMatch(/^\d+–\d+$/);
-    expect(host.querySelector<HTMLSelectElement>('select')?.value).toBe('steady');
+    expect(chosen(host, 'Effort of')).toBe('steady');
   });
 
   it('changes effort by name or per cent, and non-stop and the breath by its options', async () => {
     const { host, changes, fixture } = await show(rowOf(combo(60_000, '1 2')));
-    set(host, 'select', 'all-out', 'change');
-    set(host, 'select', '70', 'change');
+    await choose(host, 'Effort of', 'all-out');
+    await choose(host, 'Effort of', '70 %');
     await chooseInMenu(fixture, 'Options');
     await fixture.whenStable();
-    host.querySelector<HTMLInputElement>('kt-piece-options [type=checkbox]')?.click();
-    set(host, 'kt-piece-options [type=number]', '1.5', 'change');
+    tick(host, 'non-stop');
+    type(host, 'Breath between', '1.5');
     expect(changes.map((piece) => [piece.effort, piece.kind === 'combination' && piece.nonStop])).toEqual([
       ['all-out', undefined],
       [70, undefined],
@@ -104,16 +100,21 @@ describe('a piece’s row', () => {
     expect(changes).toEqual([jasmine.objectContaining({ otherStance: 'reset' })]);
   });
 
-  it('unfolds a build, and turns it into one stage a round with defences apart', async () => {
+  it('shows a ladder on one staff with its moments, unfolds it, and turns it into one stage a round with defences apart', async () => {
     const { host, changes, fixture } = await show(rowOf(freshBuild('1 2 sl 6', freshId), 90_000));
-    expect(host.querySelectorAll('ol.stages li').length).toBe(3);
+    expect([...host.querySelectorAll('text.moment')].map((each) => each.textContent)).toEqual(['0:00', '0:30', '1:00']);
+    expect(host.querySelectorAll('.stage').length).toBe(0);
+    host.querySelector<HTMLElement>('[aria-label^="Unfold"]')?.click();
+    await fixture.whenStable();
+    expect(host.querySelectorAll('.stage').length).toBe(3);
     expect(host.querySelectorAll('.ring').length).toBe(4);
     await chooseInMenu(fixture, 'Options');
     await fixture.whenStable();
-    set(host, 'kt-build-options [title^="0:30"]', 'round', 'change');
-    set(host, 'kt-build-options label:nth-of-type(4) select', 'own', 'change');
-    set(host, 'kt-build-options select', 'kick-close', 'change');
-    set(host, 'kt-build-options [title^="0:30"]', 'banana', 'change');
+    type(host, 'Every', 'round');
+    await choose(host, 'Defences', 'are stages of their own');
+    await choose(host, 'Kind', buildNames['kick-close']);
+    type(host, 'Every', 'banana');
+    expect(wrongAt(host, 'Every')).toContain('0:30');
     expect(changes).toEqual([
       jasmine.objectContaining({ every: 'round' }),
       jasmine.objectContaining({ defence: 'own' }),
@@ -123,8 +124,8 @@ describe('a piece’s row', () => {
 
   it('keeps text that cannot be read in view, with the reason', async () => {
     const { host } = await show(rowOf(combo(60_000, '1 jabb')));
-    expect(host.querySelector('.unread')?.textContent).toContain('1 jabb');
-    expect(host.querySelector('.unread')?.textContent).toContain('did you mean "jab"?');
+    expect(host.querySelector('.content .wrong')?.textContent).toContain('1 jabb');
+    expect(host.querySelector('.content .wrong')?.textContent).toContain('did you mean "jab"?');
   });
 
   it('says where no time is left for it', async () => {
@@ -153,17 +154,21 @@ describe('a block’s row', () => {
   });
 
   it('is named by its round, or its rounds', async () => {
-    const { host, changes } = await show(
-      row({ ...freshBlock('round', freshId), times: 3, restMs: 30_000, goal: 90 }, 2),
-    );
+    const block = { ...freshBlock('round', freshId), times: 3, restMs: 30_000, goal: 90 };
+    const { host, changes, fixture } = await show(row(block, 2));
     expect(host.querySelector('.name')?.textContent).toBe('Rounds 2 to 4');
     expect(host.querySelector('.clock')?.textContent).toBe('1:30');
-    set(host, 'input.title', 'Hands', 'input');
-    set(host, 'input.title', '  ', 'input');
-    set(host, '.times:not(.goal) input', '1', 'change');
-    set(host, '.times:not(.goal) input', '400', 'change');
+    expect(host.textContent).toContain('goal');
+    expect(host.querySelector('input')).toBeNull();
+    fixture.componentRef.setInput('selected', block.id);
+    await fixture.whenStable();
+    type(host, 'Title of Rounds 2 to 4', 'Hands');
+    type(host, 'Title of Rounds 2 to 4', '  ');
+    type(host, 'How many times', '1');
+    type(host, 'How many times', '400');
     expect(changes).toEqual([{ title: 'Hands' }, { title: undefined }, { times: undefined, restMs: undefined }]);
-    expect(host.querySelector<HTMLInputElement>('.times:not(.goal) input')?.value).toBe('3');
+    expect(wrongAt(host, 'How many times')).toBe('Write 1 to 99');
+    expect(fieldOf(host, 'Goal of punches').value).toBe('90');
   });
 
   it('a rest may be left open, and given a length again', async () => {
@@ -218,12 +223,12 @@ describe('findings and totals beside the sheet', () => {
     fixture.componentRef.setInput('tally', tally(timeline, 'orthodox'));
     await fixture.whenStable();
     const cells = [...(fixture.nativeElement as HTMLElement).querySelectorAll('dl div')].map((each) =>
-      each.textContent.trim(),
+      each.textContent.replace(/\s+/g, ' ').trim(),
     );
-    expect(cells[0]).toBe('1:00plus 2 open breaks');
-    expect(cells[1]).toBe('1round · 1:00 of work');
+    expect(cells[0]).toBe('1:00 in all, plus 2 open breaks');
+    expect(cells[1]).toBe('1 round · 1:00 of work');
     // 1.71 s and 3 s of breath fit 13 times into a minute: (60 + 3) / 4.71 = 13.4.
-    expect(cells[2]).toBe('39punches planned · 13 other strikes');
-    expect(cells[3]).toBe('L 50 · R 50body sides, %');
+    expect(cells[2]).toBe('39 punches · 13 other strikes');
+    expect(cells[3]).toBe('L 50 · R 50 sides, %');
   });
 });

@@ -1,14 +1,14 @@
-import { inject, Injectable, signal } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
+import { computed, inject, Injectable, signal } from '@angular/core';
 import { Subject } from 'rxjs';
 import {
   addBlocks,
+  addMend,
   addPiece,
-  blocksFromText,
   buildRound,
   changeBlock,
   duplicateMarked,
   freshBlock,
+  freshBlocks,
   mirrorMarked,
   moveMarked,
   nudgeTimes,
@@ -17,21 +17,30 @@ import {
   setEffortOf,
   type Block,
   type BlockKind,
+  type Pick,
   type Piece,
+  type TrainingFault,
 } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
 import { Editor } from '../../services/editor';
 import type { MarkedAction } from './marked-bar';
-import { fitInto, piecesOf, roundFor, type Entered } from './typed-piece';
+import { fitInto, piecesOf, roundFor, usualMs, type Entered } from './typed-piece';
+import { NoticeService } from '../../services/notice.service';
 
 /** What is done to the rows of the rundown: choosing, marking, finding, putting in and taking out. */
 @Injectable()
 export class Rows {
   private readonly editor = inject(Editor);
-  private readonly snack = inject(MatSnackBar);
+  private readonly notices = inject(NoticeService);
   /** A row that is to be seen, and to have the focus where told; heard at once, so that a quick second key finds it. */
   readonly revealed = new Subject<{ readonly id: string; readonly focus: boolean }>();
   readonly found = signal<readonly string[]>([]);
+  /** The piece whose options stand open. */
+  readonly options = signal<string | null>(null);
+  /** Builds that stand with a line for each stage. */
+  readonly unfolded = signal<ReadonlySet<string>>(new Set());
+  /** Ids of the lists of pieces, for what is dragged from one to another. */
+  readonly pieceLists = computed(() => this.editor.rows().map(({ block }) => `pieces-${block.id}`));
   /** Where a range of marks begins. */
   private anchor: string | null = null;
 
@@ -54,28 +63,45 @@ export class Rows {
     this.insertBlocks([block]);
   }
 
-  /** Puts blocks after the chosen one, or at the end, and chooses the first of them. */
-  private insertBlocks(blocks: readonly Block[]): void {
+  /** Puts blocks at a place, else after the chosen one, or at the end, and chooses the first of them. */
+  private insertBlocks(blocks: readonly Block[], place?: number): void {
     const after = this.editor.selectedBlock();
     this.editor.apply((sheet) => {
-      const at = sheet.blocks.findIndex((each) => each.id === after?.id);
-      return addBlocks(sheet, blocks, at < 0 ? null : (sheet.blocks[at + 1]?.id ?? null));
+      const at = place ?? sheet.blocks.findIndex((each) => each.id === after?.id) + 1;
+      return addBlocks(sheet, blocks, at > 0 || place === 0 ? (sheet.blocks[at]?.id ?? null) : null);
     });
     const [first] = blocks;
     if (first) this.select(first.id, false);
   }
 
-  /** Puts in the blocks of a clock format. */
-  addFormat(text: string): void {
-    this.insertBlocks(blocksFromText(text, freshId));
+  /** Puts in what was picked: behind the chosen row, or where it was dropped. */
+  pick(pick: Pick, at?: { readonly blockId: string | null; readonly index: number }): void {
+    const { adds } = pick;
+    if (adds.what === 'blocks') this.insertBlocks(freshBlocks(adds.blocks, freshId), at?.index);
+    else {
+      const piece: Piece =
+        adds.what === 'exercise'
+          ? { kind: 'words', id: freshId(), ms: adds.ms, effort: 'steady', words: adds.words }
+          : { kind: 'combination', id: freshId(), ms: usualMs, effort: 'steady', text: adds.text };
+      if (at?.blockId) this.dropPiece(at.blockId, piece, at.index);
+      else this.addPicked(piece, at?.index);
+    }
+    this.notices.undoable(`Put in: ${pick.name}`, () => this.editor.undo());
   }
 
-  /** Puts an exercise behind the chosen row, or into a warm-up of its own. */
-  addExercise(name: string, ms: number): void {
+  private addPicked(piece: Piece, at?: number): void {
     const block = this.editor.selectedBlock();
-    const piece: Piece = { kind: 'words', id: freshId(), ms, effort: 'steady', words: name };
-    if (block && block.ms !== null && block.kind !== 'rest') this.addAfterSelection(block, piece);
-    else this.insertBlock({ ...freshBlock('warm-up', freshId), pieces: [piece] });
+    if (at === undefined && block && block.ms !== null && block.kind !== 'rest') this.addAfterSelection(block, piece);
+    else {
+      const fresh = freshBlock(piece.kind === 'words' ? 'warm-up' : 'round', freshId);
+      this.insertBlocks([{ ...fresh, pieces: [piece] }], at);
+    }
+  }
+
+  private dropPiece(blockId: string, piece: Piece, at: number): void {
+    const before = this.editor.sheet()?.blocks.find(({ id }) => id === blockId)?.pieces[at]?.id ?? null;
+    this.editor.apply((sheet) => addPiece(sheet, blockId, piece, before));
+    this.select(piece.id, false);
   }
 
   /** Puts in what was typed, behind the chosen row. */
@@ -109,6 +135,16 @@ export class Rows {
     this.select(piece.id, false);
   }
 
+  /** Puts the drill that mends a fault behind the chosen row, and its reminder into the same block. */
+  addMend(fault: TrainingFault): void {
+    const [sheet, blockId] = [this.editor.sheet(), this.editor.selectedBlock()?.id ?? null];
+    if (!sheet) return;
+    const mended = addMend(sheet, fault, { blockId, afterPieceId: this.editor.selected() }, freshId);
+    this.editor.apply(() => mended.sheet);
+    this.select(mended.pieceId, false);
+    this.notices.undoable(`Added: ${fault.drill.name}`, () => this.editor.undo());
+  }
+
   /** A copy of the row, or of all marked ones with it. */
   duplicate(id: string): void {
     this.editor.apply((sheet) => duplicateMarked(sheet, this.with(id), freshId));
@@ -121,10 +157,7 @@ export class Rows {
     const next =
       ids.slice(ids.indexOf(id)).find((each) => !gone.has(each)) ?? ids.findLast((each) => !gone.has(each)) ?? null;
     this.editor.apply((sheet) => removeMarked(sheet, gone));
-    this.snack
-      .open(gone.size > 1 ? `${gone.size} rows deleted` : 'Deleted', 'Undo', { duration: 6000 })
-      .onAction()
-      .subscribe(() => this.editor.undo());
+    this.notices.undoable(gone.size > 1 ? `${gone.size} rows deleted` : 'Deleted', () => this.editor.undo());
     if (next) this.select(next, true);
   }
 
@@ -158,7 +191,7 @@ export class Rows {
   }
 
   /** Ctrl or Shift with a click marks rows, from the chosen one on with Shift. */
-  pick(id: string, event: MouseEvent): void {
+  press(id: string, event: MouseEvent): void {
     if (event.ctrlKey || event.metaKey) this.toggleMark(id);
     else if (event.shiftKey) this.markTo(id);
     if (!event.shiftKey) this.anchor = id;
@@ -169,6 +202,14 @@ export class Rows {
   toggleMark(id: string): void {
     this.editor.marked.update((marked) => {
       const next = new Set(marked);
+      if (!next.delete(id)) next.add(id);
+      return next;
+    });
+  }
+
+  unfold(id: string): void {
+    this.unfolded.update((unfolded) => {
+      const next = new Set(unfolded);
       if (!next.delete(id)) next.add(id);
       return next;
     });

@@ -1,21 +1,52 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { FocusKeyManager } from '@angular/cdk/a11y';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  Directive,
+  ElementRef,
+  inject,
+  Injector,
+  input,
+  output,
+  viewChildren,
+} from '@angular/core';
+import { MatTooltip } from '@angular/material/tooltip';
 import { effortPercent, sayClock, type Timeline } from '../../../core/index';
 import type { BlockRow } from '../../services/editor';
 
-/** The whole session to scale: a block as wide as it is long, a bar as high as the work is hard. Rows are the way by keyboard. */
+/** One block of the strip, for the keys that go from one to the next. */
+@Directive({ selector: 'button[ktSegment]' })
+export class Segment {
+  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
+  readonly id = input.required<string>({ alias: 'ktSegment' });
+
+  focus(): void {
+    this.element.nativeElement.focus();
+  }
+}
+
+/**
+ * The whole session to scale, a map to jump by: a block as wide as it is long, a bar as high as the work is hard; its name
+ * on hover and on focus.
+ */
 @Component({
   selector: 'kt-session-strip',
+  imports: [MatTooltip, Segment],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(keydown)': 'keys.onKeydown($event)' },
   template: `
-    <div class="strip" role="group" [attr.aria-label]="description()">
+    <div class="strip" role="toolbar" [attr.aria-label]="description()">
       @for (segment of segments(); track segment.id) {
         <button
           type="button"
-          tabindex="-1"
+          matTooltipPosition="below"
+          [ktSegment]="segment.id"
           [class]="segment.kind"
           [class.selected]="segment.selected"
+          [tabIndex]="segment.selected ? 0 : -1"
           [style.flex-grow]="segment.ms"
-          [title]="segment.title"
+          [matTooltip]="segment.title"
           [attr.aria-label]="segment.title"
           (click)="picked.emit(segment.id)"
         >
@@ -30,8 +61,8 @@ import type { BlockRow } from '../../services/editor';
     .strip {
       display: flex;
       gap: 2px;
-      height: 30px;
-      padding: 3px 1rem;
+      height: 32px;
+      padding: 3px var(--space-4);
       border-bottom: 1px solid var(--line);
     }
 
@@ -71,6 +102,18 @@ export class SessionStrip {
   readonly timeline = input.required<Timeline>();
   readonly selected = input<string | null>(null);
   readonly picked = output<string>();
+
+  private readonly all = viewChildren(Segment);
+  protected readonly keys = this.keyManager();
+
+  /** Arrow keys go from block to block and show each where it stands. */
+  private keyManager(): FocusKeyManager<Segment> {
+    const keys = new FocusKeyManager(this.all, inject(Injector)).withHorizontalOrientation('ltr').withHomeAndEnd();
+    keys.change.subscribe(() => {
+      if (keys.activeItem) this.picked.emit(keys.activeItem.id());
+    });
+    return keys;
+  }
 
   protected readonly segments = computed(() => {
     const selected = this.selected();

@@ -1,26 +1,52 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { NumberField } from '../../parts/fields/number-field';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatButtonModule } from '@angular/material/button';
 import {
   bagKinds,
   formsOf,
+  headSchema,
   partNameFault,
   sayFault,
   schemeOrSix,
   sheetPartsOf,
   spell,
+  stanceNames,
   takeIn,
   type Combination,
   type Sheet,
+  type Typed,
 } from '../../../core/index';
+import type { Mend } from '../../parts/fields/by-schema';
+import { named, ChoiceField } from '../../parts/fields/choice-field';
 import { PeopleFields } from '../../parts/people-fields';
 import { TapAlong } from '../../parts/tap-along';
 import { SettingsService } from '../../services/settings.service';
+import { SchoolFields } from './school-fields';
+import { fieldLook } from '../../parts/fields/field-look';
 
 type ClassOf = Sheet['class'];
+type DetailsKey = 'class' | 'bag' | 'stance' | 'numbers' | 'parts' | 'schools' | 'ball' | 'gloves';
 
-/** Who is there and how the sheet is read: the class, the bag, the stance and the numbers. */
+/** Who is there and how the sheet is read: the class, the bag, the stance, the numbers and the schools. */
 @Component({
   selector: 'kt-sheet-details',
-  imports: [PeopleFields, TapAlong],
+  imports: [
+    ReactiveFormsModule,
+    MatInputModule,
+    MatFormFieldModule,
+    MatExpansionModule,
+    ChoiceField,
+    NumberField,
+    MatButtonModule,
+    PeopleFields,
+    SchoolFields,
+    TapAlong,
+  ],
+  providers: [fieldLook],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-details.html',
   styleUrl: './sheet-details.scss',
@@ -30,9 +56,11 @@ export class SheetDetails {
   readonly sheet = input.required<Sheet>();
   /** Combination to tap along to: that of the row chosen on the sheet. */
   readonly combination = input<Combination | null>(null);
-  readonly changed = output<Partial<Pick<Sheet, 'class' | 'bag' | 'stance' | 'numbers' | 'parts'>>>();
+  readonly changed = output<Partial<Pick<Sheet, DetailsKey>>>();
 
-  protected readonly bags = bagKinds;
+  protected readonly bags = named(bagKinds);
+  protected readonly stances = named(stanceNames);
+  protected readonly paces = headSchema.shape.class.def.innerType.shape.pace;
   protected readonly tapping = signal(false);
   /** Own schemes to choose from: the coach's, and the one the sheet came with. */
   protected readonly own = computed(() => {
@@ -46,26 +74,10 @@ export class SheetDetails {
     return typeof numbers === 'string' ? numbers : numbers.name;
   });
 
-  protected value(event: Event): string {
-    return (event.target as HTMLInputElement | HTMLSelectElement).value;
-  }
+  protected readonly numberings = computed(() => named(['six', 'eight', ...this.own().map(({ name }) => name)]));
 
   protected changeClass(change: Partial<ClassOf>): void {
     this.changed.emit({ class: { ...this.sheet().class, ...change } });
-  }
-
-  protected changePace(text: string): void {
-    const pace = text === '' ? undefined : Number(text);
-    if (pace === undefined || (pace >= 0.3 && pace <= 2.5)) this.changeClass({ pace: pace === 1 ? undefined : pace });
-  }
-
-  protected changeBag(text: string): void {
-    const bag = bagKinds.find((each) => each === text);
-    if (bag) this.changed.emit({ bag });
-  }
-
-  protected changeStance(text: string): void {
-    if (text === 'orthodox' || text === 'southpaw') this.changed.emit({ stance: text });
   }
 
   protected changeNumbers(text: string): void {
@@ -78,21 +90,38 @@ export class SheetDetails {
     (this.sheet().parts ?? []).map(({ name, text }) => ({ name, text: spell(text, this.scheme()) })),
   );
   private readonly scheme = computed(() => schemeOrSix(this.sheet().numbers));
-  protected readonly partFault = signal('');
+  protected readonly part = new FormGroup({
+    name: new FormControl('', { nonNullable: true, validators: ({ value }) => this.nameFault(String(value)) }),
+    moves: new FormControl('', { nonNullable: true, validators: ({ value }) => this.movesFault(String(value)) }),
+  });
+
+  private nameFault(name: string): Mend | null {
+    if (name.trim() === '') return { mend: 'Write a name, for example A' };
+    const wrong = partNameFault(name.trim().toLowerCase(), formsOf(this.scheme()));
+    return wrong ? { mend: `${wrong}; give it another name, for example A` } : null;
+  }
+
+  private take(moves: string): Typed {
+    return takeIn(moves, this.scheme(), sheetPartsOf(this.sheet().parts ?? []));
+  }
+
+  private movesFault(moves: string): Mend | null {
+    if (moves.trim() === '') return { mend: 'Write moves, for example 1 2 3b' };
+    const { fault } = this.take(moves);
+    return fault ? { mend: sayFault(fault) } : null;
+  }
 
   /** Adds a part, or puts another combination under a name that is there. */
-  protected addPart(name: string, text: string): boolean {
-    const parts = this.sheet().parts ?? [];
+  protected addPart(): void {
+    // What reads may have changed since it was typed: a part was taken out, the numbers are others.
+    Object.values(this.part.controls).forEach((control) => control.updateValueAndValidity());
+    this.part.markAllAsTouched();
+    if (this.part.invalid) return;
+    const { name, moves } = this.part.getRawValue();
     const word = name.trim();
-    const wrong = partNameFault(word.toLowerCase(), formsOf(this.scheme()));
-    const typed = takeIn(text, this.scheme(), sheetPartsOf(parts));
-    this.partFault.set(
-      wrong ? `${wrong}; give it another name, for example A` : typed.fault ? sayFault(typed.fault) : '',
-    );
-    if (wrong || typed.fault) return false;
-    const others = parts.filter((part) => part.name.toLowerCase() !== word.toLowerCase());
-    this.changed.emit({ parts: [...others, { name: word, text: typed.text }] });
-    return true;
+    const others = (this.sheet().parts ?? []).filter((part) => part.name.toLowerCase() !== word.toLowerCase());
+    this.changed.emit({ parts: [...others, { name: word, text: this.take(moves).text }] });
+    this.part.reset();
   }
 
   protected removePart(name: string): void {

@@ -3,6 +3,7 @@ import { emptySheet, freshBlock, type Sheet } from '../../../core/index';
 import { demoSheets } from '../../../demo/sheets';
 import { freshId } from '../../services/fresh-id';
 import { SheetsService } from '../../services/sheets.service';
+import { choose, press, type } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { SheetPage } from './sheet-page';
 
@@ -61,7 +62,7 @@ class Hands {
 
 async function open(sheet: Sheet): Promise<Hands> {
   TestBed.configureTestingModule({ providers: testProviders() });
-  await TestBed.inject(SheetsService).put(sheet);
+  await TestBed.inject(SheetsService).add(sheet);
   const fixture = TestBed.createComponent(SheetPage);
   fixture.componentRef.setInput('id', sheet.id);
   const hands = new Hands(fixture, sheet.id);
@@ -113,9 +114,9 @@ describe('the run sheet', () => {
     const hands = await open({ ...empty(), blocks: [freshBlock('core', freshId)] });
     await hands.type('0:45 "Plank"');
     await hands.type('2:15 own time');
-    const words = hands.host.querySelector<HTMLInputElement>('input.words') as HTMLInputElement;
-    words.value = 'Plank, tap the shoulders';
-    words.dispatchEvent(new Event('input'));
+    hands.row(1).dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
+    await hands.fixture.whenStable();
+    type(hands.host, 'What is done', 'Plank, tap the shoulders');
     await hands.fixture.whenStable();
     const sheet = await hands.saved();
     expect(sheet?.blocks[0]?.pieces).toEqual([
@@ -128,9 +129,7 @@ describe('the run sheet', () => {
   it('takes a goal of punches for a round, and takes it back', async () => {
     const hands = await open(withRound());
     const goal = async (value: string): Promise<number | undefined> => {
-      const field = hands.host.querySelector<HTMLInputElement>('.goal input') as HTMLInputElement;
-      field.value = value;
-      field.dispatchEvent(new Event('change'));
+      type(hands.host, 'Goal of punches', value);
       await hands.fixture.whenStable();
       return (await hands.saved())?.blocks[0]?.goal;
     };
@@ -145,7 +144,7 @@ describe('the run sheet', () => {
     await hands.type('5 4', true);
     const sheet = await hands.saved();
     expect(sheet?.blocks.map((block) => block.ms)).toEqual([90_000, 60_000]);
-    expect(hands.host.querySelectorAll('ol.stages li').length).toBe(5);
+    expect(hands.host.querySelectorAll('text.moment').length).toBe(5);
   });
 
   it('moves through rows, moves, copies and deletes them by keys, and undoes it all', async () => {
@@ -171,6 +170,39 @@ describe('the run sheet', () => {
     expect(hands.rows()[1]).toBe(before[2] ?? '');
   });
 
+  it('takes a digit or a letter that can begin a combination wherever the eye is, and keeps the keys of its rows', async () => {
+    const hands = await open(demoSheets[0] as Sheet);
+    const entry = hands.host.querySelector<HTMLInputElement>('#entry');
+    await hands.press(document.body, '1');
+    expect(document.activeElement).toBe(entry);
+    await hands.press(hands.row(1), 'f');
+    expect(document.activeElement?.id).toBe('find');
+    await hands.press(hands.row(1), 'j');
+    expect(document.activeElement).toBe(entry);
+    hands.row(1).focus();
+    await hands.press(hands.row(1), 'z');
+    expect(document.activeElement).toBe(hands.row(1));
+  });
+
+  it('begins in its entry line where it is empty, and cannot be run then', async () => {
+    const hands = await open(empty());
+    await until(() => document.activeElement?.id === 'entry');
+    expect(hands.host.querySelector('a.run')).toBeNull();
+    await hands.type('1 2 3b', true);
+    expect(hands.host.querySelector('a.run')).not.toBeNull();
+    expect(hands.rows().length).toBe(2);
+  });
+
+  it('says what undo will undo', async () => {
+    const hands = await open(withRound());
+    await hands.type('1:00 1 2');
+    const undo = hands.host.querySelector<HTMLElement>('[aria-label="Undo"]');
+    undo?.dispatchEvent(new Event('pointerenter'));
+    await hands.fixture.whenStable();
+    expect(hands.fixture.componentInstance['undoHint']()).toContain('1 2');
+    expect(hands.fixture.componentInstance['undoHint']()).toContain('Ctrl Z');
+  });
+
   it('opens a piece in the line, changes it, or leaves it as it was', async () => {
     const hands = await open(demoSheets[1] as Sheet);
     const at = hands.rows().indexOf('1 1 2 sl 6 3');
@@ -187,14 +219,12 @@ describe('the run sheet', () => {
   it('changes a build’s stages, a round’s repeats and a rest’s length in place', async () => {
     const hands = await open(withRound());
     await hands.type('1 2 3 2', true);
-    const every = hands.host.querySelector<HTMLInputElement>('[aria-label="Length of a stage"]') as HTMLInputElement;
-    every.value = '0:45';
-    every.dispatchEvent(new Event('input'));
-    await hands.press(every, 'Enter');
+    await hands.click('Length of a stage');
+    type(hands.host, 'Length of a stage', '0:45');
     expect(hands.host.textContent).toContain('1:00 too long');
-    const times = hands.host.querySelector<HTMLInputElement>('.times:not(.goal) input') as HTMLInputElement;
-    times.value = '4';
-    times.dispatchEvent(new Event('change'));
+    hands.row(0).dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
+    await hands.fixture.whenStable();
+    type(hands.host, 'How many times', '4');
     await hands.fixture.whenStable();
     const sheet = await hands.saved();
     expect(sheet?.blocks[0]).toEqual(jasmine.objectContaining({ times: 4, restMs: 60_000 }));
@@ -204,21 +234,18 @@ describe('the run sheet', () => {
   it('keeps who is there, and shows the sheet in other numbers without changing a move', async () => {
     const hands = await open({ ...withRound() });
     await hands.type('oh 2');
-    const change = async (label: string, value: string): Promise<void> => {
-      const field = [...hands.host.querySelectorAll('kt-sheet-details label')]
-        .find((each) => each.textContent?.trim().startsWith(label))
-        ?.querySelector<HTMLInputElement>('input, select');
-      if (!field) throw new Error(`no field ${label}`);
-      field.value = value;
-      field.dispatchEvent(new Event('change'));
-      await hands.fixture.whenStable();
-    };
-    await change('People', '9');
-    await change('Level', 'advanced');
-    await change('Bag', 'heavy');
-    await change('Numbers', 'eight');
-    await change('Pace', '1.2');
-    await change('People', '9999');
+    press(hands.host, 'Class and numbers');
+    await until(() => {
+      TestBed.tick();
+      return hands.host.querySelector('kt-people-fields') !== null;
+    });
+    type(hands.host, 'People', '9');
+    await choose(hands.host, 'Level', 'advanced');
+    await choose(hands.host, 'Bag', 'heavy');
+    await choose(hands.host, 'Numbers', 'eight');
+    type(hands.host, 'Pace of this class', '1.2');
+    type(hands.host, 'People', '9999');
+    await hands.fixture.whenStable();
     const sheet = await hands.saved();
     expect(sheet?.class).toEqual({ people: 9, level: 'advanced', pace: 1.2 });
     expect([sheet?.bag, sheet?.numbers]).toEqual(['heavy', 'eight']);

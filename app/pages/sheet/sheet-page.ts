@@ -11,52 +11,51 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatTooltip } from '@angular/material/tooltip';
+import { TextField } from '../../parts/fields/text-field';
+import { Saved } from '../../parts/saved';
+import { MatIcon } from '@angular/material/icon';
+import { MatButtonModule } from '@angular/material/button';
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import { mdiFileExportOutline, mdiMagnify, mdiPlay, mdiPrinterOutline, mdiRedo, mdiUndo } from '@mdi/js';
+import { map } from 'rxjs';
 import {
   changeBlock,
   changePiece,
-  bagPlans,
-  clockFormats,
-  exercisesFor,
+  beginsCombination,
+  headSchema,
   moveBlock,
   moveMarked,
   movePiece,
   nudgeTimes,
-  sayClock,
   spell,
-  writeSheetJson,
-  writeTempoText,
   type Block,
   type BlockKind,
+  type Pick,
   type Piece,
 } from '../../../core/index';
-import { Icon } from '../../parts/icon';
+import { Hint } from '../../parts/hint';
 import { BookService } from '../../services/book.service';
 import { FilesService } from '../../services/files.service';
 import { BlockView, type PieceDrop } from './block-view';
 import { Editor } from '../../services/editor';
+import { isTyping, KeysService } from '../../services/keys.service';
 import { EntryBar } from './entry-bar';
 import { MarkedBar } from './marked-bar';
 import { PrintSheet } from './print-sheet';
-import { rowAction } from './row-keys';
+import { rowOf, rowShortcuts } from './row-keys';
+import { OtherHands } from './other-hands';
 import { Rows } from './rows';
 import { SessionStrip } from './session-strip';
 import { LastRun } from '../../parts/last-run';
 import type { Entered } from './typed-piece';
 import { SheetTotals } from './sheet-totals';
 import { SidePanel, type SideTab } from './side-panel';
-
-const icons = {
-  undo: mdiUndo,
-  redo: mdiRedo,
-  run: mdiPlay,
-  file: mdiFileExportOutline,
-  find: mdiMagnify,
-  print: mdiPrinterOutline,
-};
+import { fieldLook } from '../../parts/fields/field-look';
 
 const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[] = [
   { kind: 'warm-up', name: 'Warm-up' },
@@ -72,11 +71,20 @@ const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[]
 @Component({
   selector: 'kt-sheet-page',
   imports: [
+    Saved,
+    Hint,
+    MatInputModule,
+    MatFormFieldModule,
+    MatTooltip,
+    TextField,
+    MatIcon,
+    MatButtonModule,
     CdkDrag,
     CdkDropList,
     MatMenuModule,
     RouterLink,
-    Icon,
+
+    OtherHands,
     BlockView,
     EntryBar,
     LastRun,
@@ -86,11 +94,11 @@ const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[]
     SheetTotals,
     SidePanel,
   ],
-  providers: [Editor, Rows],
+  providers: [fieldLook, Editor, Rows],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-page.html',
   styleUrl: './sheet-page.scss',
-  host: { '(document:keydown)': 'onKey($event)' },
+  host: { '(document:keydown)': 'typeThrough($event)' },
 })
 export class SheetPage {
   readonly id = input.required<string>();
@@ -113,6 +121,7 @@ export class SheetPage {
     const text = piece?.kind === 'combination' ? piece.text : piece?.kind === 'build' ? piece.goal : null;
     return text === null ? null : spell(text, this.editor.scheme());
   });
+  protected readonly ownBags = computed(() => (this.editor.sheet()?.ownBags ?? []).map(({ name }) => name));
   protected readonly place = computed(() => {
     const id = this.editor.selected();
     const row = this.editor
@@ -121,30 +130,44 @@ export class SheetPage {
     if (!row || row.block.kind === 'rest') return 'a new round';
     return row.round === null ? `to the ${row.block.kind}` : `to round ${row.round}`;
   });
-  protected readonly pieceLists = computed(() => this.editor.rows().map(({ block }) => `pieces-${block.id}`));
-  protected readonly icons = icons;
-  protected readonly formats = [...clockFormats, ...bagPlans];
   /** What the side shows beside the rundown. */
   protected readonly side = signal<SideTab>('findings');
   protected readonly finding = signal(false);
   protected readonly kinds = addedKinds;
 
-  /** Exercises that fit the chosen block, else those of a warm-up. */
-  protected readonly exercises = computed(() => {
-    const kind = this.editor.selectedBlock()?.kind;
-    const part = kind === 'core' || kind === 'cool-down' ? kind : 'warm-up';
-    return exercisesFor(part, this.editor.sheet()?.class.level ?? 'beginner');
-  });
+  /** Few fingers wide: blocks are added from one menu. */
+  protected readonly narrow = toSignal(
+    inject(BreakpointObserver)
+      .observe('(max-width: 1000px)')
+      .pipe(map(({ matches }) => matches)),
+    { initialValue: false },
+  );
+  /** What undo and redo would do, worked out when somebody is about to. */
+  protected readonly undoHint = signal('Undo (Ctrl Z)');
+  protected readonly redoHint = signal('Redo (Ctrl Y)');
+
+  protected sayUndo(): void {
+    this.undoHint.set(`Undo: ${this.editor.sayStep(-1)} (Ctrl Z)`);
+    this.redoHint.set(`Redo: ${this.editor.sayStep(1)} (Ctrl Y)`);
+  }
 
   constructor() {
+    this.rowKeys = this.listenToKeys();
     this.rows.revealed.pipe(takeUntilDestroyed()).subscribe(({ id, focus }) => this.reveal(id, focus));
     effect(() => {
-      void this.editor.open(this.id());
+      void this.open(this.id());
     });
   }
 
-  protected changeTitle(event: Event): void {
-    const title = (event.target as HTMLInputElement).value.slice(0, 200);
+  /** An empty sheet begins in its entry line. */
+  private async open(id: string): Promise<void> {
+    await this.editor.open(id);
+    this.application.tick();
+    if (this.editor.sheet()?.blocks.length === 0) this.entry()?.focus();
+  }
+
+  protected readonly titles = headSchema.shape.title;
+  protected changeTitle(title: string): void {
     this.editor.apply((sheet) => ({ ...sheet, title }), 'title');
   }
 
@@ -192,20 +215,20 @@ export class SheetPage {
     window.print();
   }
 
-  protected dropBlock(event: CdkDragDrop<unknown, unknown, string>): void {
-    this.editor.apply((sheet) => moveBlock(sheet, event.item.data, event.currentIndex));
+  protected dropBlock({ item, currentIndex }: CdkDragDrop<unknown, unknown, string | Pick>): void {
+    const { data } = item;
+    if (typeof data === 'string') this.editor.apply((sheet) => moveBlock(sheet, data, currentIndex));
+    else this.rows.pick(data, { blockId: null, index: currentIndex });
   }
 
-  protected dropPiece({ pieceId, blockId, to }: PieceDrop): void {
-    this.editor.apply((sheet) => movePiece(sheet, pieceId, blockId, to));
+  protected dropPiece({ dropped, blockId, to }: PieceDrop): void {
+    if (typeof dropped === 'string') this.editor.apply((sheet) => movePiece(sheet, dropped, blockId, to));
+    else this.rows.pick(dropped, { blockId, index: to });
   }
 
   protected save(as: 'json' | 'tempo.txt'): void {
     const sheet = this.editor.sheet();
-    if (!sheet) return;
-    const [text, type] =
-      as === 'json' ? [writeSheetJson(sheet), 'application/json'] : [writeTempoText(sheet), 'text/plain'];
-    this.files.save(this.files.fileName(sheet.title, as), text, type);
+    if (sheet) void this.files.saveSheet(sheet, as);
   }
 
   /** Drawn at once: a moved row loses its focus and a new one is not there yet, and a quick second key must find it. */
@@ -216,21 +239,58 @@ export class SheetPage {
     row?.scrollIntoView({ block: 'nearest' });
   }
 
-  protected onKey(event: KeyboardEvent): void {
-    const target = event.target as HTMLElement;
-    const typing = target.matches('input, textarea, select');
-    const control = event.ctrlKey || event.metaKey;
-    const key = event.key.toLowerCase();
-    if (event.altKey && key === 'm') this.handled(event, () => this.mendFirst());
-    else if (event.altKey && key === 't')
-      this.handled(event, () => this.side.update((side) => (side === 'text' ? 'findings' : 'text')));
-    else if (control && event.key === 'Enter' && !typing) void this.run();
-    else if (control && !typing && key === 'z')
-      this.handled(event, () => (event.shiftKey ? this.editor.redo() : this.editor.undo()));
-    else if (control && !typing && key === 'y') this.handled(event, () => this.editor.redo());
-    else if (event.key === '/' && !typing) this.handled(event, () => this.entry()?.focus());
-    else if (key === 'f' && !typing && !control) this.handled(event, () => this.openFind());
-    else if (target.dataset['row']) this.onRowKey(event, target.dataset['row']);
+  /** A digit or letter that can begin a combination goes to the entry line, wherever the eye is, unless it is a row's key. */
+  protected typeThrough(event: KeyboardEvent): void {
+    const plain = !event.ctrlKey && !event.metaKey && !event.altKey && event.key.length === 1;
+    if (!plain || event.defaultPrevented || isTyping(event) || this.rowKeys.has(rowOf(event) === null ? '' : event.key))
+      return;
+    if (beginsCombination(event.key, this.editor.scheme())) this.entry()?.goOn();
+  }
+
+  private readonly rowKeys: ReadonlySet<string>;
+
+  private listenToKeys(): ReadonlySet<string> {
+    const keys = inject(KeysService);
+    const rows = rowShortcuts(() => this.rows.ids(), {
+      go: (id, row, mark) => {
+        if (mark) this.editor.marked.update((marked) => new Set([...marked, row, id]));
+        this.rows.select(id, true);
+      },
+      move: (row, by) => {
+        this.editor.apply((sheet) => moveMarked(sheet, this.rows.with(row), by));
+        this.rows.select(row, true);
+      },
+      nudge: (row, ms) => this.editor.apply((sheet) => nudgeTimes(sheet, this.rows.with(row), ms)),
+      mark: (row) => this.rows.toggleMark(row),
+      unmark: () => this.editor.marked.set(new Set()),
+      edit: (row) => {
+        if (this.editor.selectedPiece()) this.edit(row);
+      },
+      options: (row) => this.rows.options.update((open) => (open === row ? null : row)),
+      unfold: (row) => this.rows.unfold(row),
+      remove: (row) => this.rows.remove(row),
+      duplicate: (row) => this.rows.duplicate(row),
+      find: () => this.openFind(),
+    });
+    keys.use('A row of the sheet', rows);
+    keys.use('This sheet', [
+      {
+        keys: ['/'],
+        does: 'Go to the entry line; a combination may also be typed at once',
+        press: () => this.entry()?.focus(),
+      },
+      { keys: ['$mod+z'], does: 'Undo', press: () => this.editor.undo() },
+      { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', press: () => this.editor.redo() },
+      { keys: ['Alt+m'], does: 'Take the first mend', typing: true, press: () => this.mendFirst() },
+      { keys: ['Alt+t'], does: 'The sheet as text', typing: true, press: () => this.toggleSide('text') },
+      { keys: ['Alt+a'], does: 'Pick something to put in', typing: true, press: () => this.toggleSide('add') },
+      { keys: ['$mod+Enter'], does: 'Run it', when: () => this.runs(), press: () => void this.run() },
+    ]);
+    return new Set(rows.flatMap(({ keys: pressed }) => pressed));
+  }
+
+  private toggleSide(tab: SideTab): void {
+    this.side.update((side) => (side === tab ? 'findings' : tab));
   }
 
   /** The first mend of the first finding that has one. */
@@ -239,48 +299,12 @@ export class SheetPage {
     if (mend) this.editor.apply(mend.edit);
   }
 
-  private onRowKey(event: KeyboardEvent, id: string): void {
-    const action = rowAction(event, this.rows.ids(), id);
-    if (!action) return;
-    this.handled(event, () => {
-      switch (action.what) {
-        case 'go':
-          if (action.mark) this.editor.marked.update((marked) => new Set([...marked, id, action.id]));
-          this.rows.select(action.id, true);
-          break;
-        case 'move':
-          this.editor.apply((sheet) => moveMarked(sheet, this.rows.with(id), action.by));
-          this.rows.select(id, true);
-          break;
-        case 'nudge':
-          this.editor.apply((sheet) => nudgeTimes(sheet, this.rows.with(id), action.ms));
-          break;
-        case 'mark':
-          this.rows.toggleMark(id);
-          break;
-        case 'unmark':
-          this.editor.marked.set(new Set());
-          break;
-        case 'edit':
-          if (this.editor.selectedPiece()) this.edit(id);
-          break;
-        case 'remove':
-          this.rows.remove(id);
-          break;
-        case 'duplicate':
-          this.rows.duplicate(id);
-      }
-    });
-  }
-
-  private handled(event: KeyboardEvent, action: () => void): void {
-    event.preventDefault();
-    action();
+  /** Whether the sheet can be run: there is something on it, and nothing half typed in the entry line. */
+  private runs(): boolean {
+    return this.editor.sheet()?.blocks.length !== 0 && !(this.entry()?.filled() ?? false);
   }
 
   private run(): Promise<boolean> {
     return this.router.navigate(['/run', this.id()]);
   }
-
-  protected readonly sayClock = sayClock;
 }

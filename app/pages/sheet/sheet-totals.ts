@@ -1,73 +1,67 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { sayClock, type Tally, type Timeline } from '../../../core/index';
 
-/** The totals of a sheet, always in view. */
+/** The totals of a sheet, always in view: figures over their names, one line of figures where there is little room. */
 @Component({
   selector: 'kt-sheet-totals',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <dl>
-      <div>
-        <dd class="figures">{{ sayClock(timeline().ms) }}</dd>
-        <dt>{{ breaks() }}</dt>
-      </div>
-      <div>
-        <dd class="figures">{{ timeline().rounds }}</dd>
-        <dt>{{ timeline().rounds === 1 ? 'round' : 'rounds' }} · {{ work() }}</dt>
-      </div>
-      <div>
-        <dd class="figures">{{ punches() }}</dd>
-        <dt>punches planned{{ kicks() }}</dt>
-      </div>
-      <div>
-        <dd class="figures">{{ sides() }}</dd>
-        <dt>body sides, %</dt>
-      </div>
+      @for (each of totals(); track each.name) {
+        <div>
+          <dd class="figures">{{ each.figure }}</dd>
+          <dt>
+            {{ each.name }}<span>{{ each.more }}</span>
+          </dt>
+        </div>
+      }
     </dl>
   `,
   styles: `
     dl {
       display: flex;
-      flex-wrap: wrap;
-      gap: 0.25rem 1.5rem;
+      gap: var(--space-1) var(--space-5);
     }
 
     div {
       text-align: end;
+      white-space: nowrap;
     }
 
     dd {
-      font-size: 1.5rem;
+      font-size: var(--type-head);
       font-weight: 750;
       line-height: 1.1;
     }
 
     dt {
       color: var(--ink-soft);
-      font-size: 0.8rem;
+      font-size: var(--type-small);
     }
 
-    @media (max-width: 1000px) {
+    @media (max-width: 1100px) {
       dl {
-        gap: 0.1rem 1.1rem;
-      }
-
-      div {
-        text-align: start;
+        gap: var(--space-1) var(--space-3);
       }
 
       dd {
-        font-size: 1.15rem;
+        font-size: var(--type-lead);
+      }
+
+      dt span {
+        display: none;
       }
     }
 
-    @media (max-width: 560px) {
-      dl {
-        gap: 0.1rem 0.8rem;
+    @media (max-width: 720px) {
+      div {
+        display: flex;
+        align-items: baseline;
+        gap: var(--space-1);
       }
 
-      dt {
-        font-size: 0.74rem;
+      dd {
+        font-size: var(--type-body);
       }
     }
   `,
@@ -76,22 +70,23 @@ export class SheetTotals {
   readonly timeline = input.required<Timeline>();
   readonly tally = input.required<Tally | null>();
 
-  protected readonly sayClock = sayClock;
-  protected readonly breaks = computed(() => {
-    const breaks = this.timeline().openBreaks;
-    return breaks === 0 ? 'in all' : breaks === 1 ? 'plus an open break' : `plus ${breaks} open breaks`;
+  protected readonly totals = computed(() => {
+    const [{ ms, openBreaks, rounds }, sums] = [this.timeline(), this.tally()];
+    const punches = Math.round(sums?.counts.punches ?? 0);
+    const others = sums ? Math.round(sums.counts.strikes) - punches : 0;
+    const breaks = openBreaks === 1 ? 'an open break' : `${openBreaks} open breaks`;
+    return [
+      { figure: sayClock(ms), name: 'in all', more: openBreaks > 0 ? `, plus ${breaks}` : '' },
+      { figure: rounds, name: rounds === 1 ? 'round' : 'rounds', more: ` · ${sayClock(sums?.work ?? 0)} of work` },
+      { figure: punches, name: 'punches', more: others > 0 ? ` · ${others} other strikes` : ' planned' },
+      { figure: this.sides(), name: 'sides, %', more: '' },
+    ];
   });
-  protected readonly work = computed(() => `${sayClock(this.tally()?.work ?? 0)} of work`);
-  protected readonly punches = computed(() => String(Math.round(this.tally()?.counts.punches ?? 0)));
-  protected readonly kicks = computed(() => {
-    const counts = this.tally()?.counts;
-    const others = counts ? Math.round(counts.strikes - counts.punches) : 0;
-    return others > 0 ? ` · ${others} other strikes` : '';
-  });
-  protected readonly sides = computed(() => {
+
+  private sides(): string {
     const { left, right } = this.tally()?.bySide ?? { left: 0, right: 0 };
     if (left + right === 0) return '–';
     const share = Math.round((100 * left) / (left + right));
     return `L ${share} · R ${100 - share}`;
-  });
+  }
 }

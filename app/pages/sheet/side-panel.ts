@@ -1,7 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
-import type { Finding, Sheet } from '../../../core/index';
+import { MatTabsModule } from '@angular/material/tabs';
+import type { Finding, Sheet, TrainingFault } from '../../../core/index';
+import { PickPanel } from '../../parts/pick-panel';
 import { Editor } from '../../services/editor';
 import { FindingsPanel } from '../../parts/findings-panel';
+import { FaultsPanel } from './faults-panel';
 import { Glance } from './glance';
 import { LanesPanel } from './lanes-panel';
 import { Rows } from './rows';
@@ -10,7 +13,9 @@ import { TextView } from './text-view';
 import { WholeSheet } from './whole-sheet';
 
 const tabs = [
+  { id: 'add', name: 'Add' },
   { id: 'findings', name: 'Findings' },
+  { id: 'faults', name: 'Faults' },
   { id: 'text', name: 'Text' },
   { id: 'glance', name: 'Glance' },
   { id: 'whole', name: 'Whole' },
@@ -18,20 +23,32 @@ const tabs = [
 ] as const;
 export type SideTab = (typeof tabs)[number]['id'];
 
-/** What stands beside the rundown: findings, text, glance, changes of the whole, lanes. */
+/** What stands beside the rundown: what to add, findings, faults, text, glance, changes of the whole, lanes. */
 @Component({
   selector: 'kt-side-panel',
-  imports: [FindingsPanel, Glance, LanesPanel, SheetDetails, TextView, WholeSheet],
+  imports: [
+    FaultsPanel,
+    FindingsPanel,
+    Glance,
+    LanesPanel,
+    MatTabsModule,
+    PickPanel,
+    SheetDetails,
+    TextView,
+    WholeSheet,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './side-panel.html',
   styleUrl: './side-panel.scss',
 })
 export class SidePanel {
   protected readonly editor = inject(Editor);
-  private readonly rows = inject(Rows);
+  protected readonly rows = inject(Rows);
   readonly sheet = input.required<Sheet>();
   readonly side = model.required<SideTab>();
   protected readonly tabs = tabs;
+  /** Where something can be dropped: among the blocks, or among the pieces of one. */
+  protected readonly dropLists = computed(() => ['blocks', ...this.rows.pieceLists()]);
 
   /** The combination of the chosen row, to tap along to. */
   protected readonly selectedCombination = computed(() => {
@@ -52,6 +69,10 @@ export class SidePanel {
   protected mend(finding: Finding, at: number): void {
     const mend = finding.mends[at];
     if (mend) this.editor.apply(mend.edit);
+  }
+
+  protected addMend(fault: TrainingFault): void {
+    this.rows.addMend(fault);
   }
 
   protected goTo(finding: Finding): void {

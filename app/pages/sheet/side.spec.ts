@@ -1,10 +1,11 @@
+import { EditorView } from '@codemirror/view';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { compile, readTempoText, sayClock, six, tally, type Sheet } from '../../../core/index';
-import { SheetsService } from '../../services/sheets.service';
-import { testProviders, until } from '../../spec-store.spec';
+import { press as pressButton, type as typeInto } from '../../hands.spec';
+import { sheetsHere, testProviders, until } from '../../spec-store.spec';
 import { Glance } from './glance';
-import { rowAction } from './row-keys';
+import { rowShortcuts, type RowHands } from './row-keys';
 import { SessionStrip } from './session-strip';
 import { TextView } from './text-view';
 import { WholeSheet } from './whole-sheet';
@@ -13,13 +14,6 @@ const sheetOf = (text: string): Sheet => readTempoText(text, 'spec').sheet;
 const sample = sheetOf(
   '# Tower\nwarm-up 5:00: freestyle\nround 3:00 x3 rest 1:00\n  3:00 strong: 1 2b bk\ncool-down 3:00',
 );
-
-function type(host: HTMLElement, selector: string, value: string): void {
-  const field = host.querySelector<HTMLInputElement>(selector);
-  if (!field) throw new Error(selector);
-  field.value = value;
-  field.dispatchEvent(new Event('input'));
-}
 
 describe('beside the sheet', () => {
   beforeEach(() => {
@@ -36,23 +30,32 @@ describe('beside the sheet', () => {
     });
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
-    const field = (): string => host.querySelector('textarea')?.value ?? '';
-    expect(field()).toContain('3:00 strong: 1 2b bk');
-    type(host, 'textarea', field().replace('1 2b bk', '1  2b'));
-    await fixture.whenStable();
+    document.body.append(host);
+    await until(() => host.querySelector('.cm-content') !== null);
+    TestBed.tick();
+    const view = (): EditorView => EditorView.findFromDOM(host) as EditorView;
+    const text = (): string => view().state.doc.toString();
+    const write = async (from: string, to: string): Promise<void> => {
+      const at = text().indexOf(from);
+      view().dispatch({ changes: { from: at, to: at + from.length, insert: to } });
+      await fixture.whenStable();
+    };
+    expect(text()).toContain('3:00 strong: 1 2b bk');
+    await write('1 2b bk', '1  2b');
     expect(made[0]?.blocks[1]?.pieces[0]).toEqual(jasmine.objectContaining({ id: 'b2p1', text: '1 2b' }));
     expect(made[0]?.blocks[0]).toBe(sample.blocks[0] as Sheet['blocks'][0]);
     // The coach's own spacing stays while it is typed, and is made strict when the field is left.
-    expect(field()).toContain('1  2b');
-    host.querySelector('textarea')?.dispatchEvent(new Event('blur'));
+    expect(text()).toContain('1  2b');
+    view().contentDOM.dispatchEvent(new Event('blur'));
     await fixture.whenStable();
-    expect(field()).toContain('strong: 1 2b\n');
-    type(host, 'textarea', field().replace('1 2b', '1 jabb'));
-    await fixture.whenStable();
+    expect(text()).toContain('strong: 1 2b\n');
+    await write('1 2b', '1 jabb');
     expect(host.querySelector('li.error')?.textContent).toContain('line 9');
+    expect(host.querySelector('.cm-lintRange-error')?.textContent).toBe('jabb');
     fixture.componentRef.setInput('sheet', { ...sample, title: 'From elsewhere' });
     await fixture.whenStable();
-    expect(field()).toContain('# From elsewhere');
+    expect(text()).toContain('# From elsewhere');
+    fixture.destroy();
   });
 
   it('proposes a length or a version, and changes nothing until told', async () => {
@@ -63,27 +66,26 @@ describe('beside the sheet', () => {
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
     const press = async (name: string): Promise<void> => {
-      const button = [...host.querySelectorAll('button')].find((each) => each.textContent.trim() === name);
-      button?.click();
+      pressButton(host, name);
       await fixture.whenStable();
     };
-    type(host, 'input', '20');
+    typeInto(host, 'Minutes', '20');
     await press('Fit');
-    expect(host.querySelector('.proposal')?.textContent).toContain('Fit to 20:00');
+    expect(host.querySelector('.card')?.textContent).toContain('Fit to 20:00');
     expect(applied).toEqual([]);
     await press('Change this sheet');
     expect(applied.map((sheet) => sayClock(compile(sheet).ms))).toEqual(['20:00']);
-    type(host, 'input', 'soon');
+    typeInto(host, 'Minutes', 'soon');
     await press('Fit');
     expect(host.querySelector('[role=alert]')?.textContent).toContain('no length');
-    type(host, 'input', '2:00');
+    typeInto(host, 'Minutes', '2:00');
     await press('Fit');
     expect(host.querySelector('[role=alert]')?.textContent).toContain('Nearest');
     await press('no kicks');
     expect(host.querySelector('.changes')?.textContent).toContain('1 2b bk → 1 2b 2b');
     await press('Keep as a new sheet');
-    const sheets = TestBed.inject(SheetsService);
-    await until(() => (sheets.all() ?? []).some(({ sheet }) => sheet.title === 'Tower, no kicks'));
+    const here = sheetsHere();
+    await until(() => (here()?.rows ?? []).some(({ sheet }) => sheet.title === 'Tower, no kicks'));
     // The note of it comes last; a spec that ends before leaves it without an application.
     await until(() => document.querySelector('mat-snack-bar-container') !== null);
     expect(applied.length).toBe(1);
@@ -111,7 +113,7 @@ describe('beside the sheet', () => {
 
     const glance = TestBed.createComponent(Glance);
     glance.componentRef.setInput('timeline', timeline);
-    glance.componentRef.setInput('stance', 'orthodox');
+    glance.componentRef.setInput('strikes', tally(timeline, 'orthodox').byKind);
     await glance.whenStable();
     const host = glance.nativeElement as HTMLElement;
     await until(() => host.querySelector('svg path') !== null);
@@ -126,19 +128,44 @@ describe('beside the sheet', () => {
 });
 
 describe('keys on a row', () => {
-  const ids = ['a', 'b', 'c'];
-  const press = (key: string, more: KeyboardEventInit = {}) =>
-    rowAction(new KeyboardEvent('keydown', { key, ...more }), ids, 'b');
-
-  it('go, mark, move, nudge and the rest', () => {
-    expect(press('ArrowDown')).toEqual({ what: 'go', id: 'c', mark: false });
-    expect(press('ArrowUp', { shiftKey: true })).toEqual({ what: 'go', id: 'a', mark: true });
-    expect(press('ArrowDown', { altKey: true })).toEqual({ what: 'move', by: 1 });
-    expect(press('+')).toEqual({ what: 'nudge', ms: 5000 });
-    expect(press('-')).toEqual({ what: 'nudge', ms: -5000 });
-    expect(press(' ')).toEqual({ what: 'mark' });
-    expect(press('d', { ctrlKey: true })).toEqual({ what: 'duplicate' });
-    expect(press('d')).toBeNull();
-    expect(press('End')).toEqual({ what: 'go', id: 'c', mark: false });
+  it('go, mark, move, nudge and the rest, for the row that they are pressed on and nothing in it', () => {
+    const done: unknown[] = [];
+    const note =
+      (what: string) =>
+      (...args: unknown[]): void => {
+        done.push([what, ...args]);
+      };
+    const names = ['go', 'move', 'nudge', 'mark', 'unmark', 'edit', 'options', 'unfold', 'remove', 'duplicate', 'find'];
+    const hands = Object.fromEntries(names.map((name) => [name, note(name)])) as unknown as RowHands;
+    const shortcuts = rowShortcuts(() => ['a', 'b', 'c'], hands);
+    const row = document.createElement('div');
+    row.dataset['row'] = 'b';
+    row.innerHTML = '<svg></svg><button></button>';
+    const event = (key: string, target: EventTarget = row): KeyboardEvent => {
+      const pressed = new KeyboardEvent('keydown', { key });
+      Object.defineProperty(pressed, 'target', { value: target });
+      return pressed;
+    };
+    const press = (keys: string): void => {
+      const shortcut = shortcuts.find((each) => each.keys.includes(keys));
+      expect(shortcut?.when?.(event(keys)))
+        .withContext(keys)
+        .toBeTrue();
+      shortcut?.press(event(keys));
+    };
+    for (const keys of ['ArrowDown', 'Shift+ArrowUp', 'Alt+ArrowDown', '+', '-', 'Space', '$mod+d', 'End']) press(keys);
+    expect(done).toEqual([
+      ['go', 'c', 'b', false],
+      ['go', 'a', 'b', true],
+      ['move', 'b', 1],
+      ['nudge', 'b', 5000],
+      ['nudge', 'b', -5000],
+      ['mark', 'b'],
+      ['duplicate', 'b'],
+      ['go', 'c', 'b', false],
+    ]);
+    const [mark] = shortcuts.filter(({ keys }) => keys.includes('Space'));
+    expect(mark?.when?.(event('Space', row.querySelector('svg') as Element))).toBeTrue();
+    expect(mark?.when?.(event('Space', row.querySelector('button') as Element))).toBeFalse();
   });
 });

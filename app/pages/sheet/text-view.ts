@@ -1,36 +1,39 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   effect,
   type ElementRef,
+  inject,
   input,
   output,
   signal,
   untracked,
   viewChild,
 } from '@angular/core';
-import { keepIds, readTempoText, sayPlace, writeTempoText, type Sheet, type TextFault } from '../../../core/index';
+import { MatButtonModule } from '@angular/material/button';
+import {
+  keepIds,
+  readTempoText,
+  sayPlace,
+  schemeOrSix,
+  writeTempoText,
+  type Sheet,
+  type TextFault,
+} from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
+import type { TextEditor } from './text-editor';
 
 /** The sheet as tempo text, both ways, live: what is typed here is the sheet, and what is changed there stands here. */
 @Component({
   selector: 'kt-text-view',
+  imports: [MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label for="tempo-text">The whole sheet as text</label>
-    <textarea
-      #field
-      id="tempo-text"
-      class="field"
-      spellcheck="false"
-      autocapitalize="off"
-      wrap="off"
-      aria-describedby="tempo-text-faults"
-      [value]="text()"
-      (input)="type(value($event))"
-      (blur)="settle()"
-    ></textarea>
+    <h2 id="tempo-text-label">The whole sheet as text</h2>
+    <div #place class="place"></div>
     <div id="tempo-text-faults" role="status">
       @if (faults().length === 0) {
         <p class="soft">Every line is read.</p>
@@ -38,7 +41,7 @@ import { freshId } from '../../services/fresh-id';
       <ul>
         @for (fault of faults(); track $index) {
           <li [class]="fault.level">
-            <button type="button" class="link-button" (click)="goTo(fault)">{{ sayPlace(fault) }}</button>
+            <button type="button" matButton class="word" (click)="editor()?.goTo(fault)">{{ sayPlace(fault) }}</button>
             {{ fault.what }}; {{ fault.mend }}
           </li>
         }
@@ -49,36 +52,26 @@ import { freshId } from '../../services/fresh-id';
     :host {
       display: flex;
       flex-direction: column;
-      gap: 0.4rem;
+      gap: var(--space-2);
       height: 100%;
-      padding: 0.75rem 1rem;
+      padding: var(--space-3) var(--space-4);
     }
 
-    label {
-      font-weight: 700;
-    }
-
-    textarea {
+    .place {
       flex: 1 1 16rem;
       min-height: 14rem;
-      width: 100%;
-      padding: 0.5rem;
-      font:
-        0.82rem/1.5 ui-monospace,
-        'Liberation Mono',
-        monospace;
-      resize: vertical;
+      overflow: hidden;
+      border: 1px solid var(--ink-soft);
+      border-radius: var(--corner);
     }
 
     ul {
       max-height: 9rem;
       overflow-y: auto;
-      font-size: 0.85rem;
     }
 
     li {
-      margin-top: 0.25rem;
-      padding-inline-start: 0.5rem;
+      padding-inline-start: var(--space-2);
       border-inline-start: 4px solid var(--ink-soft);
     }
 
@@ -92,12 +85,13 @@ export class TextView {
   /** The sheet that the text came to; the name keeps typing together as one step of undo. */
   readonly changed = output<{ readonly sheet: Sheet; readonly name: string }>();
 
-  /** What stands in the field: the coach's own typing until the field is left, else the strict form. */
-  protected readonly text = signal('');
+  /** What stands in the editor: the coach's own typing until it is left, else the strict form. */
+  private readonly text = signal('');
   private readonly read = computed(() => readTempoText(this.text()));
-  protected readonly faults = computed(() => this.read().faults);
+  protected readonly faults = computed((): readonly TextFault[] => this.read().faults);
   protected readonly sayPlace = sayPlace;
-  private readonly field = viewChild.required<ElementRef<HTMLTextAreaElement>>('field');
+  private readonly place = viewChild.required<ElementRef<HTMLElement>>('place');
+  protected readonly editor = signal<TextEditor | null>(null);
   /** The sheet that was made from the text, which needs no rewriting while it is typed. */
   private made: Sheet | null = null;
   private turn = 0;
@@ -107,14 +101,30 @@ export class TextView {
       const sheet = this.sheet();
       if (sheet !== this.made) untracked(() => this.text.set(writeTempoText(sheet)));
     });
+    effect(() => this.editor()?.show(this.text(), this.faults()));
+    let left = false;
+    inject(DestroyRef).onDestroy(() => {
+      left = true;
+      this.editor()?.destroy();
+    });
+    // The editor's library comes only when somebody looks at the text.
+    afterNextRender(() => {
+      void import('./text-editor').then(({ openTextEditor }) => {
+        if (left) return;
+        this.editor.set(
+          openTextEditor(this.place().nativeElement, {
+            typed: (text) => this.type(text),
+            left: () => this.settle(),
+            scheme: () => schemeOrSix(this.sheet().numbers),
+            parts: () => (this.sheet().parts ?? []).map(({ name }) => name),
+          }),
+        );
+      });
+    });
   }
 
-  protected value(event: Event): string {
-    return (event.target as HTMLTextAreaElement).value;
-  }
-
-  protected type(text: string): void {
-    this.text.set(text.slice(0, 1_000_000));
+  private type(text: string): void {
+    this.text.set(text);
     const sheet = keepIds(this.sheet(), this.read().sheet, freshId);
     if (JSON.stringify(sheet) === JSON.stringify(this.sheet())) return;
     this.made = sheet;
@@ -122,20 +132,10 @@ export class TextView {
   }
 
   /** Typing is over: the next typing is a step of its own, and what was read whole stands there strictly. */
-  protected settle(): void {
+  private settle(): void {
     this.turn += 1;
     if (this.faults().length > 0) return;
     this.made = null;
     this.text.set(writeTempoText(this.sheet()));
-  }
-
-  protected goTo(fault: TextFault): void {
-    const field = this.field().nativeElement;
-    const before = this.text()
-      .split('\n')
-      .slice(0, fault.line - 1);
-    const at = before.reduce((sum, line) => sum + line.length + 1, 0) + fault.column - 1;
-    field.focus();
-    field.setSelectionRange(at, at + fault.read.length);
   }
 }

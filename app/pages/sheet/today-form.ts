@@ -1,52 +1,49 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { forToday, type ForToday, type Sheet, type Today } from '../../../core/index';
+import { NumberField } from '../../parts/fields/number-field';
+import { FormsModule } from '@angular/forms';
+import { MatButtonModule } from '@angular/material/button';
+import * as z from 'zod/mini';
+import {
+  forToday,
+  freeFloor,
+  headSchema,
+  laneSchema,
+  type ForToday,
+  type Sheet,
+  type Today,
+} from '../../../core/index';
 
 /** The one place to say how today is different; sheet, lanes and rotation follow, and what changes is listed first. */
 @Component({
   selector: 'kt-today-form',
+  imports: [NumberField, FormsModule, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Today</h2>
     <p class="soft">Fewer came, a bag is down, the room is needed earlier: say it here.</p>
-    <form (submit)="$event.preventDefault(); show()">
-      <label
-        >People who came
-        <input
-          class="field figures"
-          type="number"
-          min="0"
-          max="500"
-          [value]="people()"
-          (input)="people.set(value($event))"
-      /></label>
-      <label
-        >Minutes less
-        <input
-          class="field figures"
-          type="number"
-          min="0"
-          max="300"
-          step="1"
-          [value]="less()"
-          (input)="less.set(value($event))"
-      /></label>
+    <form class="line" (ngSubmit)="show()">
+      <kt-number-field
+        label="People who came"
+        live
+        [value]="people()"
+        [schema]="schemas.people"
+        (put)="people.set($event)"
+      />
+      <kt-number-field label="Minutes less" live [value]="less()" [schema]="schemas.less" (put)="less.set($event)" />
       @for (lane of kinds(); track lane.bag) {
-        <label
-          >{{ lane.bag }}, places left
-          <input
-            class="field figures"
-            type="number"
-            min="0"
-            [max]="lane.places"
-            [value]="places()[lane.bag] ?? lane.places"
-            (input)="setPlaces(lane.bag, value($event))"
-        /></label>
+        <kt-number-field
+          live
+          [label]="lane.bag + ', places left'"
+          [value]="places()[lane.bag] ?? lane.places"
+          [schema]="schemas.places"
+          (put)="setPlaces(lane.bag, $event)"
+        />
       }
-      <button type="submit" class="button">Show what changes</button>
+      <button type="submit" matButton="outlined">Show what changes</button>
     </form>
     @if (outcome(); as outcome) {
       @if (outcome.ok) {
-        <div class="proposal" role="status">
+        <div class="card stack" role="status">
           <ul>
             @for (change of outcome.changes; track $index) {
               <li>{{ change }}</li>
@@ -56,51 +53,17 @@ import { forToday, type ForToday, type Sheet, type Today } from '../../../core/i
           </ul>
           <button
             type="button"
-            class="button main"
+            matButton="filled"
             [disabled]="outcome.changes.length === 0"
             (click)="apply(outcome.sheet)"
           >
             Run it so today
           </button>
-          <button type="button" class="button" (click)="proposed.set(null)">Leave it</button>
+          <button type="button" matButton="outlined" (click)="proposed.set(null)">Leave it</button>
         </div>
       } @else {
-        <p class="fault" role="alert">{{ outcome.what }}; {{ outcome.mend }}.</p>
+        <p class="wrong" role="alert">{{ outcome.what }}; {{ outcome.mend }}.</p>
       }
-    }
-  `,
-  styles: `
-    form {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: end;
-      gap: 0.4rem 0.8rem;
-      margin: 0.4rem 0;
-    }
-    label {
-      display: grid;
-      gap: 0.1rem;
-      color: var(--ink-soft);
-      font-size: 0.82rem;
-    }
-    input {
-      width: 5rem;
-      color: var(--ink);
-    }
-    .proposal {
-      padding: 0.6rem 0.75rem;
-      border: 2px solid var(--ink);
-      border-radius: 6px;
-      font-size: 0.9rem;
-    }
-    li + li {
-      margin-top: 0.2rem;
-    }
-    .proposal .button {
-      margin-top: 0.5rem;
-    }
-    .fault {
-      color: var(--danger);
     }
   `,
 })
@@ -109,8 +72,13 @@ export class TodayForm {
   /** The sheet as it is run today; undo takes it back. */
   readonly applied = output<Sheet>();
 
-  protected readonly people = signal('');
-  protected readonly less = signal('');
+  protected readonly schemas = {
+    people: headSchema.shape.class.def.innerType.shape.people,
+    less: z.optional(z.number().check(z.gte(0), z.lte(300))),
+    places: laneSchema.shape.places,
+  };
+  protected readonly people = signal<number | null>(null);
+  protected readonly less = signal<number | null>(null);
   protected readonly places = signal<Readonly<Record<string, number>>>({});
   protected readonly proposed = signal<{ readonly of: Sheet; readonly outcome: ForToday } | null>(null);
   /** Only while the sheet is the one it was worked out from. */
@@ -121,32 +89,26 @@ export class TodayForm {
   /** What can be down: the lanes, or the one bag of the sheet. */
   protected readonly kinds = computed(() => {
     const { lanes, bag } = this.sheet();
-    return lanes ?? (bag === 'shadow' ? [] : [{ bag, places: 1 }]);
+    return lanes ?? (bag === freeFloor ? [] : [{ bag, places: 1 }]);
   });
 
-  protected value(event: Event): string {
-    return (event.target as HTMLInputElement).value;
-  }
-
-  protected setPlaces(bag: string, text: string): void {
-    const count = Math.round(Number(text));
-    if (text !== '' && count >= 0) this.places.update((before) => ({ ...before, [bag]: count }));
+  protected setPlaces(bag: string, count: number | null): void {
+    if (count !== null) this.places.update((before) => ({ ...before, [bag]: count }));
   }
 
   protected show(): void {
-    const people = Math.round(Number(this.people()));
-    const minutes = Number(this.less());
+    const [people, less] = [this.people(), this.less()];
     const today: Today = {
-      ...(this.people() !== '' && people >= 0 && people <= 500 ? { people } : {}),
-      ...(minutes > 0 ? { earlierMs: Math.round(minutes * 60_000) } : {}),
+      ...(people === null ? {} : { people }),
+      ...(less ? { earlierMs: Math.round(less * 60_000) } : {}),
       places: this.places(),
     };
     this.proposed.set({ of: this.sheet(), outcome: forToday(this.sheet(), today) });
   }
 
   protected apply(sheet: Sheet): void {
-    this.people.set('');
-    this.less.set('');
+    this.people.set(null);
+    this.less.set(null);
     this.places.set({});
     this.proposed.set(null);
     this.applied.emit(sheet);

@@ -11,7 +11,8 @@ export interface Entered {
   readonly pieces?: readonly Piece[];
 }
 
-const usualMs: Milliseconds = 30_000;
+/** How long a piece is that does not say so. */
+export const usualMs: Milliseconds = 30_000;
 
 /** The pieces that were typed, half a minute long unless they say otherwise. */
 export function piecesOf({ what, text, ms, pieces }: Entered): readonly Piece[] {

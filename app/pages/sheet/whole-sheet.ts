@@ -1,5 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
+import { MatInputModule } from '@angular/material/input';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatButtonModule } from '@angular/material/button';
 import { Router } from '@angular/router';
 import {
   compile,
@@ -14,6 +17,8 @@ import {
 } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
 import { SheetsService } from '../../services/sheets.service';
+import { fieldLook } from '../../parts/fields/field-look';
+import { NoticeService } from '../../services/notice.service';
 
 /** A change of the whole sheet as it would come out, not yet made. */
 interface Proposal {
@@ -25,48 +30,36 @@ interface Proposal {
 /** Changes of the whole sheet: to a length, and into versions, shown before they are made. */
 @Component({
   selector: 'kt-whole-sheet',
+  imports: [ReactiveFormsModule, MatInputModule, MatFormFieldModule, MatButtonModule],
+  providers: [fieldLook],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './whole-sheet.html',
   styles: `
     :host {
-      display: block;
-      padding: 0.75rem 1rem;
+      display: grid;
+      gap: var(--space-2);
+      padding: var(--space-3) var(--space-4);
     }
 
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: end;
-      gap: 0.5rem;
-      margin: 0.4rem 0 0.9rem;
-    }
-
-    input {
-      width: 6rem;
+    mat-form-field {
+      width: 8rem;
     }
 
     .changes {
-      margin: 0.4rem 0;
-      font-size: 0.88rem;
+      padding-inline-start: var(--space-4);
       list-style: disc;
-      padding-inline-start: 1.2rem;
-    }
-
-    .proposal {
-      padding: 0.6rem 0.75rem;
-      border: 2px solid var(--ink);
-      border-radius: 6px;
     }
   `,
 })
 export class WholeSheet {
   private readonly sheets = inject(SheetsService);
   private readonly router = inject(Router);
-  private readonly snack = inject(MatSnackBar);
+  private readonly notices = inject(NoticeService);
   readonly sheet = input.required<Sheet>();
   /** The sheet as it shall be. */
   readonly applied = output<Sheet>();
 
+  protected readonly form = new FormGroup({ minutes: new FormControl('', { nonNullable: true }) });
   protected readonly kinds = versionKinds;
   protected readonly length = computed(() => sayClock(compile(this.sheet()).ms));
   protected readonly proposal = signal<Proposal | null>(null);
@@ -113,9 +106,9 @@ export class WholeSheet {
     if (!proposal) return;
     this.proposal.set(null);
     const kept = await this.sheets.addImported({ ...proposal.sheet, id: freshId() });
-    this.snack
-      .open(`“${kept.title}” kept beside this one`, 'Open', { duration: 6000 })
-      .onAction()
-      .subscribe(() => void this.router.navigate(['/sheets', kept.id]));
+    void this.notices.say(`“${kept.title}” kept beside this one`, {
+      name: 'Open',
+      press: () => this.router.navigate(['/sheets', kept.id]),
+    });
   }
 }

@@ -1,31 +1,35 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { MatMenuModule } from '@angular/material/menu';
-import { MatSnackBar } from '@angular/material/snack-bar';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
+import { MatButtonModule } from '@angular/material/button';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import { mdiDotsVertical, mdiFileImportOutline, mdiPlay, mdiPlus } from '@mdi/js';
+import { switchMap } from 'rxjs';
 import {
-  compile,
   emptySheet,
-  readSheetJson,
-  readTempoText,
+  headSchema,
   sayClock,
-  sayPlace,
-  sessionTemplates,
-  tally,
-  writeSheetJson,
-  writeTempoText,
+  type Incoming,
+  type Pick,
   type Problem,
   type Sheet,
-  type UnfinishedRun,
 } from '../../../core/index';
-import { Icon } from '../../parts/icon';
 import { LastRun } from '../../parts/last-run';
+import { BackupService } from '../../services/backup.service';
 import { FilesService } from '../../services/files.service';
 import { freshId } from '../../services/fresh-id';
+import { SumsService } from '../../services/sums.service';
 import { SheetsService } from '../../services/sheets.service';
-import { UnfinishedRunService } from '../../services/unfinished-run.service';
-import { DraftPanel } from './draft-panel';
+import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-run.service';
+import { FileButton } from '../../parts/fields/file-button';
+import { TextField } from '../../parts/fields/text-field';
+import { Hint } from '../../parts/hint';
+import { Pages } from '../../parts/pages';
+import { UnreadList } from '../../parts/unread-list';
+import { PickPanel } from '../../parts/pick-panel';
+import { TypeAndGo, type Drafted } from './type-and-go';
+import { NoticeService } from '../../services/notice.service';
 
 /** A file that was refused, or of a text the lines that were not read, and why. */
 interface Refusal {
@@ -36,50 +40,79 @@ interface Refusal {
 }
 
 const mostShown = 8;
+/** Rows that stand on one page of the list. */
+const longestList = 50;
 
 /** The list of saved sheets. */
 @Component({
   selector: 'kt-sheets-page',
-  imports: [DatePipe, MatMenuModule, RouterLink, DraftPanel, Icon, LastRun],
+  imports: [
+    Hint,
+    FileButton,
+    TextField,
+    MatIcon,
+    MatButtonModule,
+    DatePipe,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    RouterLink,
+    TypeAndGo,
+    LastRun,
+    Pages,
+    PickPanel,
+    UnreadList,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheets-page.html',
   styleUrl: './sheets-page.scss',
+  host: {
+    '(document:dragover)': 'allowDrop($event)',
+    '(document:drop)': 'drop($event)',
+    '(document:paste)': 'paste($event)',
+  },
 })
 export class SheetsPage {
+  protected readonly unreadStores = ['sheets', 'runs'] as const;
   private readonly sheets = inject(SheetsService);
-  private readonly files = inject(FilesService);
+  private readonly sums = inject(SumsService);
+  protected readonly backups = inject(BackupService);
+  protected readonly files = inject(FilesService);
   private readonly runs = inject(UnfinishedRunService);
   private readonly router = inject(Router);
-  private readonly snack = inject(MatSnackBar);
+  private readonly notices = inject(NoticeService);
 
-  protected readonly icons = { add: mdiPlus, file: mdiFileImportOutline, more: mdiDotsVertical, run: mdiPlay };
-  /** A run that a closed browser broke off, offered here until it is taken up or let go. */
-  protected readonly unfinished = signal<UnfinishedRun | null>(null);
+  /** Runs that a closed browser broke off, offered here until each is taken up or let go. */
+  protected readonly unfinished = toSignal(this.runs.all$, { initialValue: [] });
   protected readonly refusal = signal<Refusal | null>(null);
   /** Id of the sheet whose name is being changed. */
   protected readonly renaming = signal<string | null>(null);
-  protected readonly rows = computed(() =>
-    this.sheets.all()?.map((stored) => {
-      const timeline = compile(stored.sheet);
-      const planned = tally(timeline, stored.sheet.stance);
-      return {
-        ...stored,
-        length: sayClock(timeline.ms),
-        breaks: timeline.openBreaks,
-        rounds: timeline.rounds,
-        punches: Math.round(planned.counts.punches),
-      };
-    }),
+  protected readonly pageIndex = signal(0);
+  protected readonly pageSize = longestList;
+  protected readonly page = toSignal(
+    toObservable(this.pageIndex).pipe(switchMap((index) => this.sheets.page$(index * longestList, longestList))),
   );
+  protected readonly rows = computed(() => this.page()?.rows);
+
+  /** Whether the list has been drawn: what is typed into and chosen from is loaded behind it. */
+  protected readonly listed = signal(false);
 
   constructor() {
-    void this.runs.get().then((run) => this.unfinished.set(run));
+    afterRenderEffect(() => {
+      if (this.rows()) this.listed.set(true);
+    });
+    // Figures that are not kept yet are worked out apart, and kept with the sheet.
+    effect(() => {
+      for (const row of this.rows() ?? []) if (!row.figures) void this.sums.keepFigures(row);
+    });
   }
 
-  protected async letGo(): Promise<void> {
-    await this.runs.clear();
-    this.unfinished.set(null);
+  protected async letGo(broken: BrokenOff): Promise<void> {
+    const putBack = await this.runs.letGo(broken);
+    this.notices.undoable(`“${broken.run.sheet.title}” is in the log, as broken off`, putBack);
   }
+
+  protected readonly length = sayClock;
 
   protected wholeSecond(at: number): string {
     return sayClock(Math.max(0, Math.floor(at / 1000)) * 1000);
@@ -87,103 +120,102 @@ export class SheetsPage {
 
   protected async create(): Promise<void> {
     const sheet = emptySheet(freshId);
-    await this.sheets.put(sheet);
+    await this.sheets.add(sheet);
     await this.router.navigate(['/sheets', sheet.id]);
   }
 
-  /** Sessions of our own to begin from, with the length of each. */
-  protected readonly templates = sessionTemplates.map(({ id, what, text }) => {
-    const { sheet } = readTempoText(text);
-    return { id, what, sheet, length: sayClock(compile(sheet).ms) };
-  });
-  protected readonly drafting = signal(false);
+  /** Whether the panel of sessions to begin with stands open. */
+  protected readonly picking = signal(false);
 
-  protected async begin(sheet: Sheet): Promise<void> {
+  protected async begin({ sheet }: Pick): Promise<void> {
+    if (!sheet) return;
     const fresh = { ...sheet, id: freshId() };
-    await this.sheets.put(fresh);
+    await this.sheets.add(fresh);
     await this.router.navigate(['/sheets', fresh.id]);
   }
 
-  protected async drafted({ sheet, seed }: { readonly sheet: Sheet; readonly seed: number }): Promise<void> {
-    await this.begin(sheet);
-    this.snack.open(`Drafted from seed ${seed}`, undefined, { duration: 5000 });
+  protected async drafted({ sheet, seed, run }: Drafted): Promise<void> {
+    await this.sheets.add(sheet);
+    await this.router.navigate([run ? '/run' : '/sheets', sheet.id]);
+    void this.notices.say(`Drafted from seed ${seed}`);
   }
 
   protected async copy(sheet: Sheet): Promise<void> {
     const copied = await this.sheets.copy(sheet);
-    this.snack.open(`Copied as “${copied.title}”`, undefined, { duration: 4000 });
+    void this.notices.say(`Copied as “${copied.title}”`);
   }
 
-  protected rename(id: string): void {
-    this.renaming.set(id);
-    setTimeout(() => document.getElementById('rename')?.focus());
-  }
+  protected readonly titles = headSchema.shape.title;
 
-  protected async finishRename(sheet: Sheet, event: Event): Promise<void> {
-    if (this.renaming() !== sheet.id) return;
-    const title = (event.target as HTMLInputElement).value.trim().slice(0, 200);
+  protected async finishRename(sheet: Sheet, typed: string): Promise<void> {
+    const title = typed.trim();
     this.renaming.set(null);
-    if (title && title !== sheet.title) await this.sheets.put({ ...sheet, title });
+    if (title && title !== sheet.title) await this.sheets.change(sheet.id, (stored) => ({ ...stored, title }), 'title');
   }
 
   protected async remove(sheet: Sheet): Promise<void> {
     const putBack = await this.sheets.remove(sheet.id);
-    this.snack
-      .open(`“${sheet.title}” deleted`, 'Undo', { duration: 8000 })
-      .onAction()
-      .subscribe(() => void putBack());
-  }
-
-  protected exportJson(sheet: Sheet): void {
-    this.files.save(this.files.fileName(sheet.title, 'json'), writeSheetJson(sheet), 'application/json');
-  }
-
-  protected exportText(sheet: Sheet): void {
-    this.files.save(this.files.fileName(sheet.title, 'tempo.txt'), writeTempoText(sheet), 'text/plain');
+    this.notices.undoable(`“${sheet.title}” deleted`, putBack);
   }
 
   /** Text is forgiving: the sheet comes in whatever could not be read of it, and that is said. */
-  private async importText(name: string, text: string): Promise<void> {
-    const { sheet, faults } = readTempoText(text);
+  private async take(name: string, incoming: Incoming): Promise<void> {
+    if (incoming.kind === 'refused') {
+      this.refuse(name, false, incoming.problems);
+      return;
+    }
+    if (incoming.kind !== 'sheet') {
+      const where = incoming.kind === 'book' ? 'take it in under Combos' : 'restore it under Settings';
+      this.refuse(name, false, [{ path: '', what: `this is a ${incoming.kind}: ${where}` }]);
+      return;
+    }
+    const { sheet, faults, titled } = incoming;
+    const title = titled ? sheet.title : name.replace(/(\.tempo)?\.txt$/i, '').slice(0, 200);
+    const added = await this.sheets.addImported({ ...sheet, title });
+    void this.notices.say(`“${added.title}” imported`);
     const wrong = faults.filter(({ level }) => level === 'error');
-    const added = await this.sheets.addImported({
-      ...sheet,
-      id: freshId(),
-      title: sheet.title || name.replace(/(\.tempo)?\.txt$/i, ''),
-    });
-    this.snack.open(`“${added.title}” imported`, undefined, { duration: 4000 });
-    if (wrong.length > 0)
-      this.refusal.set({
+    if (wrong.length > 0) {
+      const { sayPlace } = (await import('../../services/formats')).formats;
+      this.refuse(
         name,
-        imported: true,
-        problems: wrong
-          .slice(0, mostShown)
-          .map((fault) => ({ path: sayPlace(fault), what: `${fault.what}; ${fault.mend}` })),
-        more: Math.max(0, wrong.length - mostShown),
-      });
+        true,
+        wrong.map((fault) => ({ path: sayPlace(fault), what: `${fault.what}; ${fault.mend}` })),
+      );
+    }
   }
 
-  protected async import(event: Event): Promise<void> {
-    const field = event.target as HTMLInputElement;
+  private refuse(name: string, imported: boolean, problems: readonly Problem[]): void {
+    const more = Math.max(0, problems.length - mostShown);
+    this.refusal.set({ name, imported, problems: problems.slice(0, mostShown), more });
+  }
+
+  protected async importFiles(files: readonly File[]): Promise<void> {
     this.refusal.set(null);
-    for (const file of Array.from(field.files ?? [])) {
-      const text = await file.text();
-      if (!file.name.endsWith('.json')) {
-        await this.importText(file.name, text);
-        continue;
-      }
-      const read = readSheetJson(text);
-      if (read.ok) {
-        const added = await this.sheets.addImported(read.value);
-        this.snack.open(`“${added.title}” imported`, undefined, { duration: 4000 });
-      } else
-        this.refusal.set({
-          name: file.name,
-          imported: false,
-          problems: read.problems.slice(0, mostShown),
-          more: Math.max(0, read.problems.length - mostShown),
-        });
+    for (const file of files) await this.take(file.name, await this.files.read(file));
+  }
+
+  /** Files that are dropped on the page come in like chosen ones. */
+  protected async drop(event: DragEvent): Promise<void> {
+    const files = [...(event.dataTransfer?.files ?? [])];
+    if (files.length === 0) return;
+    event.preventDefault();
+    await this.importFiles(files);
+  }
+
+  protected allowDrop(event: DragEvent): void {
+    if (event.dataTransfer?.types.includes('Files')) event.preventDefault();
+  }
+
+  /** A session pasted where no field takes it comes in as a sheet; so do pasted files. */
+  protected async paste(event: ClipboardEvent): Promise<void> {
+    const target = event.target as HTMLElement;
+    if (target.matches('input, textarea, select')) return;
+    const files = [...(event.clipboardData?.files ?? [])];
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    if (files.length > 0) await this.importFiles(files);
+    else if (text.trim() !== '') {
+      this.refusal.set(null);
+      await this.take('Pasted text', await this.files.readText(text));
     }
-    field.value = '';
   }
 }

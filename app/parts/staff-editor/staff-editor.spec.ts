@@ -64,6 +64,23 @@ describe('placing moves on the staff', () => {
     expect(now()).toBe('3');
   });
 
+  it('offers steps to either side, holds and what is left to the athlete', async () => {
+    const { host, now, fixture } = await setUp('1');
+    for (const name of [
+      'angle out to the lead side',
+      'post',
+      'any 1!, left to the athlete',
+      'any 1 defences, left to the athlete',
+    ]) {
+      const [button] = [...host.querySelectorAll<HTMLElement>('.offer')].filter((each) =>
+        each.getAttribute('aria-label')?.endsWith(name),
+      );
+      button?.click();
+      await fixture.whenStable();
+    }
+    expect(now()).toBe('1 ang-l po any 1! any 1 defences');
+  });
+
   it('says the seam after the chosen move', async () => {
     const { host, boxes, fixture } = await setUp('1 2 4');
     boxes()[1]?.dispatchEvent(new FocusEvent('focus'));

@@ -1,5 +1,7 @@
 import { CdkDrag, type CdkDragDrop, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
 import type { ElementRef } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatTooltip } from '@angular/material/tooltip';
 import {
   ApplicationRef,
   ChangeDetectionStrategy,
@@ -18,16 +20,19 @@ import {
   insertBefore,
   move,
   moveAt,
+  moveKinds,
   removeAt,
   replaceAt,
   six,
   stepPlace,
   studyOf,
   writeMove,
+  writeSlot,
   type Combination,
   type Item,
   type Move,
   type Scheme,
+  type Slot,
 } from '../../../core/index';
 import { glyphHeight, layoutStaff } from '../strike-staff/layout';
 import type { StaffLayout } from '../strike-staff/staff';
@@ -68,34 +73,25 @@ function boxesOf(combination: Combination, layout: StaffLayout): Box[] {
   });
 }
 
-/** Moves that are one press or one drag away. */
-const offered: readonly Move[] = [
-  move('jab'),
-  move('cross'),
-  move('hook', 'lead'),
-  move('hook', 'rear'),
-  move('uppercut', 'lead'),
-  move('uppercut', 'rear'),
-  move('slip'),
-  move('roll'),
-  move('duck'),
-  move('block'),
-  move('check'),
-  move('step-in'),
-  move('step-out'),
-  move('body-kick'),
-  move('low-kick'),
-  move('switch-kick'),
-  move('teep'),
-  move('knee'),
-  move('elbow', 'lead'),
-  move('switch'),
+/** Left to the athlete: one punch, one hard, one defence. */
+const slots: readonly Slot[] = [
+  { kind: 'slot', least: 1, most: 1, of: 'punches' },
+  { kind: 'slot', least: 1, most: 1, of: 'punches', force: 'hard' },
+  { kind: 'slot', least: 1, most: 1, of: 'defences' },
+];
+
+/** What is one press or one drag away; of moves the catalogue says which. */
+const offered: readonly (Move | Slot)[] = [
+  ...moveKinds.flatMap(({ id, offered: sides }) =>
+    sides === 'plain' ? [move(id)] : sides.map((side) => move(id, side)),
+  ),
+  ...slots,
 ];
 
 /** Places moves on the staff by keyboard, press or drag; works on moves, never on text. */
 @Component({
   selector: 'kt-staff-editor',
-  imports: [CdkDrag, CdkDropList, CdkDropListGroup, StrikeStaff],
+  imports: [MatButtonModule, MatTooltip, CdkDrag, CdkDropList, CdkDropListGroup, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './staff-editor.html',
   styleUrl: './staff-editor.scss',
@@ -128,16 +124,16 @@ export class StaffEditor {
       : '';
   });
 
-  protected label(each: Move): string {
-    return writeMove(each, this.scheme());
+  protected label(each: Move | Slot): string {
+    return each.kind === 'slot' ? writeSlot(each, this.scheme()) : writeMove(each, this.scheme());
   }
 
-  protected nameOf(each: Move): string {
-    return fullMoveName(each);
+  protected nameOf(each: Move | Slot): string {
+    return each.kind === 'slot' ? describeCombination({ items: [each] }).replace(/\.$/, '') : fullMoveName(each);
   }
 
   /** Puts a move in after the chosen one. */
-  protected insert(given: Move): void {
+  protected insert(given: Move | Slot): void {
     const combination = this.shown();
     const empty = combination.items.length === 0;
     this.change(
@@ -147,7 +143,7 @@ export class StaffEditor {
     );
   }
 
-  protected dropped(event: CdkDragDrop<unknown, unknown, Move | number>): void {
+  protected dropped(event: CdkDragDrop<unknown, unknown, Move | Slot | number>): void {
     const given = event.item.data;
     const place = this.placeAt(event.dropPoint.y);
     if (typeof given === 'number') {
@@ -158,7 +154,7 @@ export class StaffEditor {
       return;
     }
     if (event.previousContainer === event.container) return;
-    const placed = place ? (moveAt(given, place) ?? given) : given;
+    const placed = place && given.kind === 'move' ? (moveAt(given, place) ?? given) : given;
     const combination = this.shown();
     const behind = event.currentIndex >= combination.items.length;
     const after =

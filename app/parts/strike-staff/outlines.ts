@@ -27,6 +27,8 @@ export function outlinePath(outline: Outline, width: number): string {
       return `M4 ${-h}H${w - 4}Q${w} ${-h} ${w} ${-h + 4}V${h - 4}Q${w} ${h} ${w - 4} ${h}H4Q0 ${h} 0 ${h - 4}V${-h + 4}Q0 ${-h} 4 ${-h}Z`;
     case 'feet':
       return `M8 ${-h}H${w - 8}L${w} 0L${w - 8} ${h}H8L0 0Z`;
+    case 'hold':
+      return `M0 ${-h}H6V${-h + 2}H${w - 6}V${-h}H${w}V${h}H${w - 6}V${h - 2}H6V${h}H0Z`;
     case 'conditioning':
       return `M0 ${-h}H${w}V${h}H0Z`;
     case 'wait':

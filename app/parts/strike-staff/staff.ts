@@ -12,6 +12,7 @@ export type Outline =
   | 'push'
   | 'defence'
   | 'feet'
+  | 'hold'
   | 'conditioning'
   | 'wait'
   | 'slot';
@@ -26,6 +27,8 @@ export interface Glyph {
   readonly outline: Outline;
   readonly side: Side | null;
   readonly label: string;
+  /** What stands under it; empty where names are not shown. */
+  readonly name: string;
   readonly title: string;
   readonly aim: string | null;
   readonly isNew: boolean;
@@ -66,8 +69,10 @@ export interface StaffLayout {
   readonly brackets: readonly { readonly from: number; readonly to: number; readonly text: string }[];
   /** Where the feet have traded places. */
   readonly bands: readonly { readonly from: number; readonly to: number }[];
-  /** Pairs: two glyphs joined by a stem. */
+  /** When a move comes in, over it. */
+  readonly moments: readonly { readonly x: number; readonly text: string }[];
   /** Step numbers under the strikes, where they are asked for. */
   readonly steps: readonly { readonly x: number; readonly text: string }[];
+  /** Pairs: two glyphs joined by a stem. */
   readonly stems: readonly { readonly x: number; readonly from: number; readonly to: number }[];
 }

@@ -86,6 +86,7 @@ describe('the strike staff’s layout', () => {
 
   it('keeps glyphs apart and inside the drawing', () => {
     const { glyphs, width, height } = layoutOf('1 2 3b ro 4 5 bk any 2-5 hooks end 3 lk');
+    expect(glyphs.length).toBeGreaterThan(1);
     glyphs.slice(1).forEach((glyph, index) => {
       const before = glyphs[index];
       expect(glyph.x).toBeGreaterThan((before?.x ?? 0) + (before?.width ?? 0));

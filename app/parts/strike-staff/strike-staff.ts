@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import {
+  afterNextRender,
+  booleanAttribute,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  ElementRef,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { MatTooltip } from '@angular/material/tooltip';
 import {
   countCombination,
@@ -22,6 +33,7 @@ import { outlinePath } from './outlines';
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './strike-staff.html',
   styleUrl: './strike-staff.scss',
+  host: { '[class.dense]': 'dense()' },
 })
 export class StrikeStaff {
   private readonly settings = inject(SettingsService);
@@ -30,6 +42,17 @@ export class StrikeStaff {
   /** Places of new moves among the listed ones. */
   readonly added = input<readonly number[]>([]);
   readonly levels = input<'used' | 'all'>('used');
+  /** Levels close together, for rows of a list. */
+  readonly dense = input(false, { transform: booleanAttribute });
+  /** Fills its place from side to side, where it is the largest thing on a screen. */
+  readonly fill = input(false, { transform: booleanAttribute });
+  /** Width to height of its place. */
+  private readonly aspect = signal(1);
+  readonly names = input(false, { transform: booleanAttribute });
+  /** Place of the step that is done at this moment. `2.1` */
+  readonly lit = input<string | null>(null);
+  /** What stands over the moves: when each comes in. */
+  readonly moments = input<readonly string[]>([]);
   /** Pixels for one unit of the layout; null fills the width it is given. */
   readonly scale = input<number | null>(1);
   /** Most pixels for one unit where the drawing fills its room, so that a single jab is not a poster. */
@@ -38,6 +61,18 @@ export class StrikeStaff {
   readonly nonStop = input(false);
   /** Numbers the strikes of a combination with leg strikes, as kickboxing coaches count steps. */
   readonly steps = input(false);
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    const observer = new ResizeObserver(() => {
+      const { clientWidth, clientHeight } = host;
+      if (clientHeight > 0) this.aspect.set(Math.round((20 * clientWidth) / clientHeight) / 20);
+    });
+    afterNextRender(() => {
+      if (this.fill()) observer.observe(host);
+    });
+    inject(DestroyRef).onDestroy(() => observer.disconnect());
+  }
 
   private readonly study = computed(() =>
     this.seams() ? studyOf(this.combination(), 'orthodox', this.nonStop()) : null,
@@ -48,6 +83,10 @@ export class StrikeStaff {
       added: this.added(),
       levels: this.levels(),
       study: this.study(),
+      dense: this.dense(),
+      moments: this.moments(),
+      names: this.names(),
+      ...(this.fill() ? { aspect: this.aspect() } : {}),
       steps:
         this.steps() && countCombination(this.combination()).strikes > countCombination(this.combination()).punches,
       school: this.settings.settings().kickSchool,

@@ -1,7 +1,7 @@
 import { onsets, stepMs, study } from '../../mechanics/study';
 import { isStrike } from '../../moves/move';
 import type { Combination } from '../../notation/combination';
-import { paceOf } from '../../session/effort';
+import { paceOf } from '../../mechanics/effort';
 import type { Milliseconds, PaceFactor, Seconds } from '../../units';
 
 /** When the strikes of one repetition land, from its beginning, at a pace; a strike lands at the end of its time. */

@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { readTempoText } from '../../formats/tempo-text/read';
 import { rotate } from '../../lanes/rotation';
 import { sessionTemplates } from '../../library/templates';
-import { findings } from '../../session/findings/index';
-import { bagKinds } from '../../session/schema';
-import { readStored } from '../../session/stored';
-import { compile } from '../../session/compile';
-import { adaptSheet } from '../adapt-sheet';
+import { findings } from '../../findings/index';
+import { bagKinds } from '../../bags/kind-names';
+import { readStored } from '../../notation/stored';
+import { compile } from '../../timeline/compile';
+import { adaptSheet } from '../../adapting/adapt-sheet';
 import { fitToBag } from '../fit';
 import { armReach, bodyHeights, classStatures, lowKickEdge, lowKicksLand } from './heights';
 import { floorPlan } from './floor';
@@ -157,12 +157,13 @@ describe('a sheet for another bag', () => {
     ).toEqual(jasmine.objectContaining({ build: 'pyramid' }));
   });
 
-  it('offers the bag’s own drill where nothing can be written as moves', () => {
+  it('is drilled in the bag’s own rhythm where no move fits it', () => {
     const [piece] = adaptSheet(sheetOf('round 2:00: 1 2'), 'speed').sheet.blocks[0]?.pieces ?? [];
-    expect(piece).toEqual(jasmine.objectContaining({ kind: 'words', ms: 120_000 }));
+    expect(piece).toEqual(jasmine.objectContaining({ kind: 'rhythm', ms: 120_000 }));
   });
 
   it('really fits every session of ours on every bag, keeps its length, and needs no second time', () => {
+    expect(sessionTemplates.length).toBeGreaterThan(0);
     for (const { text } of sessionTemplates)
       for (const bag of bagKinds) {
         const before = sheetOf(text);
@@ -176,6 +177,7 @@ describe('a sheet for another bag', () => {
           .withContext(bag + text)
           .toEqual([]);
         expect(adaptSheet(sheet, bag).sheet).withContext(bag).toEqual(sheet);
+        expect(sheet.blocks.length).toBeGreaterThan(0);
         for (const block of sheet.blocks)
           for (const piece of block.pieces) {
             const read =

@@ -27,3 +27,10 @@ export function compareTension(ball: DoubleEnd, other: DoubleEnd): { readonly fa
   const ratio = Math.sqrt(stiffness(ball) / ball.mass) / Math.sqrt(stiffness(other) / other.mass);
   return { faster: ratio, wider: Math.sqrt(stiffness(other) * other.mass) / Math.sqrt(stiffness(ball) * ball.mass) };
 }
+
+/** What twice the tension in both cords does, as factors: both schools are right. `twiceAsTight(ball).frequency` → `1.414` */
+export function twiceAsTight(ball: DoubleEnd): { readonly frequency: number; readonly excursion: number } {
+  const tight = { ...ball, tensionUpper: 2 * ball.tensionUpper, tensionLower: 2 * ball.tensionLower };
+  const { faster, wider } = compareTension(tight, ball);
+  return { frequency: faster, excursion: wider };
+}

@@ -17,3 +17,25 @@ export function speedBagRate(reboundsPerMinute: PerMinute, reboundsPerHit: numbe
     });
   return good(reboundsPerMinute / reboundsPerHit);
 }
+
+/** A soft touch does not reach the board and takes this long (house value, trade page, section 7). */
+const softMinutes = 1 / 120;
+
+/**
+ * Touches a minute of a row of rebounds: touches in the row over the time the row takes; 0 is a soft touch. An even number is
+ * refused.
+ * @example speedBagRowRate(300, [3, 3, 1]) // 128.57
+ */
+export function speedBagRowRate(reboundsPerMinute: PerMinute, row: readonly number[]): Read<PerMinute> {
+  let minutes = 0;
+  for (const count of row) {
+    if (count === 0) {
+      minutes += softMinutes;
+      continue;
+    }
+    const rate = speedBagRate(reboundsPerMinute, count);
+    if (!rate.ok) return rate;
+    minutes += 1 / rate.value;
+  }
+  return good(row.length / minutes);
+}

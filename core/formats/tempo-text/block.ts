@@ -1,5 +1,6 @@
-import { readClock } from '../../session/clock-text';
-import { bagKinds, blockKinds, type BagKind, type Block, type BlockKind } from '../../session/schema';
+import { readClock } from '../../clock-text';
+import { blockKinds, type Block, type BlockKind } from '../../sheet/schema';
+import { bagKinds, type BagKind } from '../../bags/kind-names';
 import type { Milliseconds } from '../../units';
 import type { Meanings } from './body';
 import { knowsAny } from './body';

@@ -2,10 +2,11 @@ import { formsOf } from '../../notation/forms';
 import { lex } from '../../notation/lex';
 import { matchName } from '../../notation/match';
 import { readCombination, type Parts } from '../../notation/read';
+import { secondReadings } from '../../notation/second-readings';
 import { writeCombination } from '../../notation/write';
 import type { Scheme } from '../../moves/scheme';
-import type { PieceOf } from '../../session/schema';
-import { readTime } from '../../session/clock-text';
+import type { PieceOf } from '../../sheet/schema';
+import { readTime } from '../../clock-text';
 import { fault, splitOutside, wholeQuote, type Scan } from './line';
 
 /** What the numbers and names of a text mean. */
@@ -107,10 +108,19 @@ export function knowsAny(text: string, meanings: Meanings): boolean {
   );
 }
 
+/** Notes where a text that reads was probably meant in another way. */
+function noteSecondReadings(scan: Scan, text: string, at: number, { scheme }: Meanings): void {
+  for (const { at: from, end, what, mend } of secondReadings(text, scheme))
+    fault(scan, at + from, text.slice(from, end), what, mend, { level: 'note' });
+}
+
 /** Reads a combination and keeps it in six; text that does not read is kept, with a fault at the unknown word. */
 export function keepCombination(scan: Scan, text: string, at: number, meanings: Meanings, pieceId: string): string {
   const read = readCombination(text, meanings);
-  if (read.ok) return writeCombination(read.value);
+  if (read.ok) {
+    noteSecondReadings(scan, text, at, meanings);
+    return writeCombination(read.value);
+  }
   const { what, mend } = read.fault;
   fault(scan, at + read.fault.at, read.fault.read, what, mend, { pieceId });
   return text.trim().slice(0, 100_000);
@@ -175,7 +185,12 @@ export function readBody(scan: Scan, text: string, at: number, meanings: Meaning
   const lead = opening + inner.length - inner.trimStart().length;
   if (wholeQuote(inner) !== null || inner.trim() === '') return words(scan, inner, at + lead);
   const whole = readCombination(inner, meanings);
-  if (whole.ok) return { kind: 'combination', text: writeCombination(whole.value) };
+  // "close: 5 6 3" is a label and a combination; parts are named in a text that uses them behind a semicolon.
+  const labelled = /^\s*[\p{L}\p{N}]+\s*:/u.test(inner) && !inner.includes(';');
+  if (whole.ok && !labelled) {
+    noteSecondReadings(scan, inner, at + opening, meanings);
+    return { kind: 'combination', text: writeCombination(whole.value) };
+  }
   const [first = { text: inner, at: 0 }] = splitOutside(inner, ':');
   const before = { text: first.text, at: at + lead };
   const after = { text: inner.slice(first.text.length + 1), at: at + opening + first.text.length + 1 };

@@ -1,13 +1,16 @@
 import type { Target } from '../../moves/kind';
-import { buildKinds, goalsOf, type BuildKind } from '../../progressions/build';
-import { readClock } from '../../session/clock-text';
-import type { PieceOf } from '../../session/schema';
+import { goalsOf } from '../../progressions/build';
+import { buildKinds, type BuildKind } from '../../progressions/kinds';
+import { readClock } from '../../clock-text';
+import type { PieceOf } from '../../sheet/schema';
 import { keepCombination, keepLanes, takeTail, type Meanings } from './body';
 import { fault, rest, splitOutside, take, type Scan } from './line';
 import { lengthPattern, takeOption, type Options } from './piece';
 
 type Build = PieceOf<'build'>;
-type BuildOptions = Partial<Pick<Build, 'every' | 'defence' | 'kick' | 'cuts' | 'from' | 'to' | 'again' | 'pattern'>>;
+type BuildOptions = Partial<
+  Pick<Build, 'every' | 'defence' | 'kick' | 'cuts' | 'from' | 'to' | 'again' | 'alone' | 'pattern'>
+>;
 
 const aims: readonly Target[] = ['head', 'body', 'leg'];
 
@@ -60,6 +63,7 @@ function takeBuildOption(scan: Scan): BuildOptions | null {
   const to = take(scan, /to\s+(\d{1,2})(?![a-z0-9])/);
   if (to) return { to: whole(to[1]) };
   if (take(scan, /again(?![a-z0-9])/)) return { again: true };
+  if (take(scan, /alone(?![a-z0-9])/)) return { alone: true };
   const pattern = take(scan, /pattern\s+((?:head|body|leg)(?:\s*,\s*(?:head|body|leg))*)(?![a-z0-9])/);
   if (!pattern) return null;
   const named = (pattern[1] ?? '').toLowerCase().split(/\s*,\s*/);
@@ -128,6 +132,7 @@ export function readBuild(scan: Scan, meanings: Meanings, id: string): Build {
     id,
     effort: options.effort,
     ...(options.focus ? { focus: options.focus } : {}),
+    ...(options.stance ? { stance: options.stance } : {}),
     build,
     goal: keep(kept[0]),
     ...second,

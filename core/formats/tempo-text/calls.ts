@@ -1,8 +1,7 @@
-import { bagKinds } from '../../bags/kind-names';
-import { callKinds, phraseKeys, type CallKind } from '../../calls/kinds';
-import type { CallEdit, SheetCalls, Wordings } from '../../calls/phrasebook';
-import type { Sheet } from '../../session/schema';
-import { stancePlans, usualStances } from '../../stances/schema';
+import { callKinds, phraseKeys, type CallKind } from '../../sheet/call-kinds';
+import type { CallEdit, SheetCalls, Wordings } from '../../sheet/calls';
+import type { Sheet } from '../../sheet/schema';
+import { stancePlans, usualStances } from '../../sheet/stances';
 import { fault, quote, rest, take, takeQuoted, type Scan } from './line';
 
 /** What the head says of stance changes and of calls. */
@@ -69,22 +68,6 @@ function readPhrase(scan: Scan, head: CallHead): void {
   }));
 }
 
-function readFocus(scan: Scan, head: CallHead): void {
-  const at = scan.at;
-  const words = takeQuoted(scan);
-  const bags: string[] = [];
-  while (take(scan, /on(?=\s)/))
-    bags.push((word(take(scan, alternatives(bagKinds))) || (takeQuoted(scan) ?? '')).slice(0, 40));
-  const moves: string[] = [];
-  for (let move = takeQuoted(scan); move !== null; move = takeQuoted(scan)) moves.push(move.slice(0, 40));
-  if (!words || words.length > 400 || [...moves, ...bags].includes('') || !ended(scan))
-    refuse(scan, at, 'this focus is not read', 'write focus: "Chin down" on heavy "jab" "cross"');
-  else {
-    const focus = { words, moves: moves.slice(0, 40), ...(bags.length > 0 ? { bags: bags.slice(0, 20) } : {}) };
-    reword(head, (before) => ({ ...before, focuses: [...(before.focuses ?? []), focus].slice(0, 60) }));
-  }
-}
-
 function readEdit(scan: Scan, head: CallHead): void {
   const at = scan.at;
   const key = takeQuoted(scan);
@@ -126,13 +109,12 @@ function readCheer(scan: Scan, head: CallHead): void {
 
 /** Reads the head's lines about stance changes and calls; false where the line is none of them. */
 export function readCallLine(scan: Scan, head: CallHead): boolean {
-  const found = take(scan, /(stances|phrase|focus|praise|strikes said as|call edit|quiet)\s*:/);
+  const found = take(scan, /(stances|phrase|praise|strikes said as|call edit|quiet)\s*:/);
   if (!found) return false;
   const key = (found[1] ?? '').toLowerCase();
   const at = scan.at;
   if (key === 'stances') readStances(scan, head);
   else if (key === 'phrase') readPhrase(scan, head);
-  else if (key === 'focus') readFocus(scan, head);
   else if (key === 'praise') readCheer(scan, head);
   else if (key === 'call edit') readEdit(scan, head);
   else if (key === 'quiet') readQuiet(scan, head);
@@ -144,16 +126,11 @@ export function readCallLine(scan: Scan, head: CallHead): boolean {
   return true;
 }
 
-const bagWords = (bag: string): string => (bagKinds.some((kind) => kind === bag) ? bag : quote(bag));
-
-function wordingLines({ phrases, focuses, cheers, strikesAs }: Wordings): string[] {
+function wordingLines({ phrases, cheers, strikesAs }: Wordings): string[] {
   return [
     ...(strikesAs ? [`strikes said as: ${strikesAs}`] : []),
     ...(phrases ?? []).map(
       ({ key, full, short }) => `phrase: ${key} ${quote(full)}${short === undefined ? '' : ` / ${quote(short)}`}`,
-    ),
-    ...(focuses ?? []).map(({ words, moves, bags = [] }) =>
-      ['focus:', quote(words), ...bags.map((bag) => `on ${bagWords(bag)}`), ...moves.map(quote)].join(' '),
     ),
     ...(cheers ?? []).map((cheer) => `praise: ${quote(cheer)}`),
   ];

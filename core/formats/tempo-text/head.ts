@@ -3,15 +3,21 @@ import type { Combination } from '../../notation/combination';
 import { formsOf } from '../../notation/forms';
 import { partNameFault } from '../../notation/read';
 import { writeCombination } from '../../notation/write';
-import { levels, type Level, type Sheet } from '../../session/schema';
-import { schemeOf, schemeOrSix } from '../../session/stored';
+import type { Sheet } from '../../sheet/schema';
+import { levels, type Level } from '../../bags/kind-names';
+import { schemeOf, schemeOrSix } from '../../notation/stored';
 import { takeBag } from './block';
 import { readCallLine, type CallHead } from './calls';
 import { readLaneLine, type LaneHead } from './lanes';
-import { fault, rest, splitOutside, take, takeQuoted, wholeQuote, type Scan } from './line';
+import { readFocusLine } from './focus';
+import { readSchoolHead, type SchoolHead } from './schools';
+import { stanceNames } from '../../sheet/pieces';
+import { fault, hasRoom, rest, splitOutside, take, takeQuoted, wholeQuote, type Scan } from './line';
+import { sheetLimits } from '../../sheet/limits';
 
 /** What the lines before the first block say. Filled as they are read. */
-export type Head = Pick<Sheet, 'title' | 'class' | 'numbers' | 'stance' | 'bag'> &
+export type Head = Pick<Sheet, 'title' | 'class' | 'numbers' | 'stance' | 'bag' | 'focuses'> &
+  SchoolHead &
   LaneHead &
   CallHead & {
     parts: { name: string; text: string }[];
@@ -97,7 +103,7 @@ function readPart(scan: Scan, head: Head): void {
   if (wrong) fault(scan, at, name, wrong, 'give the part a name that means nothing yet, for example combo A: 1 2');
   const read = readCombination(text, { scheme, parts: head.named });
   if (!read.ok) fault(scan, textAt + read.fault.at, read.fault.read, read.fault.what, read.fault.mend);
-  if (wrong) return;
+  if (wrong || !hasRoom(scan, head.parts, sheetLimits.parts, 'a sheet', 'named parts')) return;
   head.parts.push({ name, text: read.ok ? writeCombination(read.value) : text.trim() });
   if (read.ok) head.named.set(name.toLowerCase(), read.value);
 }
@@ -117,9 +123,9 @@ function readKnown(scan: Scan, head: Head, key: string): void {
     case 'combo':
       return readPart(scan, head);
     case 'stance': {
-      const stance = (['orthodox', 'southpaw'] as const).find((each) => each === value.toLowerCase());
+      const stance = stanceNames.find((each) => each === value.toLowerCase());
       if (stance) head.stance = stance;
-      else refuse('write orthodox or southpaw');
+      else refuse('write orthodox, southpaw or square');
       return;
     }
     case 'bag': {
@@ -144,7 +150,18 @@ function readKnown(scan: Scan, head: Head, key: string): void {
 
 /** Reads one line of the head: a known key, with or without its colon, or any other `key: value`, which is kept. */
 export function readHeadLine(scan: Scan, head: Head): boolean {
-  if (readLaneLine(scan, head) || readCallLine(scan, head)) return true;
+  if (readLaneLine(scan, head) || readCallLine(scan, head) || readSchoolHead(scan, head)) return true;
+  if (take(scan, /focus\s*:/)) {
+    const meanings = { scheme: schemeOrSix(head.numbers), parts: head.named };
+    const focus = readFocusLine(
+      scan,
+      meanings,
+      (head.ownBags ?? []).map(({ name }) => name),
+    );
+    if (focus && hasRoom(scan, head.focuses ?? [], sheetLimits.focuses, 'a sheet', 'reminders'))
+      head.focuses = [...(head.focuses ?? []), focus];
+    return true;
+  }
   const found = take(scan, known);
   if (found) {
     readKnown(scan, head, (found[1] ?? '').toLowerCase());
@@ -153,6 +170,7 @@ export function readHeadLine(scan: Scan, head: Head): boolean {
   const other = /^([\p{L}][\p{L}\p{N} _-]{0,58}?)\s*:\s*(.*)$/u.exec(rest(scan));
   if (!other) return false;
   const [, key = '', value = ''] = other;
+  if (!hasRoom(scan, head.head, sheetLimits.headLines, 'a head', 'lines that are not known')) return true;
   head.head.push({ key, value: value.trim().slice(0, 400) });
   fault(scan, scan.at, key, `"${key}" is not a line this program knows; it is kept`, 'leave it, or take it out', {
     level: 'note',

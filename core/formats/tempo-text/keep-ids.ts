@@ -1,4 +1,4 @@
-import type { Block, Piece, Sheet } from '../../session/schema';
+import type { Block, Piece, Sheet } from '../../sheet/schema';
 
 function content(part: Block | Piece): string {
   return JSON.stringify(part, (key, value: unknown) => (key === 'id' ? undefined : value));

@@ -1,8 +1,8 @@
 import { isBagKind } from '../../bags/kinds';
 import { accesses, ownBagSchema, strikeFamilies, type OwnBag } from '../../bags/own-kind';
 import { targets } from '../../moves/kind';
-import { readTime, exactClock } from '../../session/clock-text';
-import type { Sheet } from '../../session/schema';
+import { readTime, exactClock } from '../../clock-text';
+import type { Sheet } from '../../sheet/schema';
 import { fault, quote, rest, take, takeQuoted, type Scan } from './line';
 
 type SheetLane = NonNullable<Sheet['lanes']>[number];

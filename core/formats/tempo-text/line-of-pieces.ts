@@ -1,4 +1,4 @@
-import type { Piece } from '../../session/schema';
+import type { Piece } from '../../sheet/schema';
 import type { Meanings } from './body';
 import { readBuild } from './build';
 import { take, type Scan, type TextFault } from './line';

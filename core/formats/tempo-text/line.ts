@@ -57,6 +57,16 @@ export function rest(scan: Scan): string {
 /** Patterns as they are matched at a place, made once each. */
 const anchoredBy = new Map<string, RegExp>();
 
+/**
+ * Whether one more fits into a list; where it does not, the place is a fault that tells the limit, and nothing is put in.
+ * @example hasRoom(scan, head.head, sheetLimits.headLines, 'a head', 'head lines')
+ */
+export function hasRoom(scan: Scan, list: readonly unknown[], most: number, holder: string, what: string): boolean {
+  if (list.length < most) return true;
+  fault(scan, 0, scan.line.text.trim().slice(0, 40), `${holder} holds ${most} ${what}`, 'leave this out');
+  return false;
+}
+
 /** Takes what a pattern matches here, without regard to capitals, and the spaces behind it; null where it does not. */
 export function take(scan: Scan, pattern: RegExp): RegExpExecArray | null {
   let anchored = anchoredBy.get(pattern.source);

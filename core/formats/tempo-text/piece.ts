@@ -1,10 +1,12 @@
 import { usualDrill } from '../../progressions/call-drill';
-import { effortNames, focusNames, type Effort, type Focus } from '../../session/effort';
-import { readClock } from '../../session/clock-text';
-import type { Piece, PieceOf } from '../../session/schema';
+import { effortNames, focusNames, type Effort, type Focus } from '../../mechanics/effort';
+import { readClock } from '../../clock-text';
+import type { Piece, PieceOf } from '../../sheet/schema';
 import type { Milliseconds } from '../../units';
+import { stanceNames } from '../../sheet/pieces';
 import { keepLanes, readBody, takeTail, type Meanings } from './body';
 import { fault, rest, skipSpace, splitOutside, take, type Scan } from './line';
+import { isRhythm, readRhythm } from './rhythm';
 
 /** A length at the beginning of a line: `1:30`, `1:02:03`, `90s`, `2 min`. */
 export const lengthPattern =
@@ -17,13 +19,14 @@ export interface Options {
   effort: Effort;
   focus?: Focus;
   nonStop?: true;
+  stance?: (typeof stanceNames)[number];
   /** `x6`: as many pieces as there are names. */
   copies?: { readonly count: number; readonly at: number };
 }
 
 /** A focus counts as such only before a colon, the end, or another option; `power jab` is words. */
 const focusAhead = new RegExp(
-  `(${focusNames.join('|')})(?=\\s*(?::|$)|[\\s,]+(?:(?:${[...focusNames, ...effortNames].join('|')}|non-?stop|x\\d+)(?![a-z0-9-])|\\d{1,3}\\s?%))`,
+  `(${focusNames.join('|')})(?=\\s*(?::|$)|[\\s,]+(?:(?:${[...focusNames, ...effortNames, ...stanceNames].join('|')}|non-?stop|x\\d+)(?![a-z0-9-])|\\d{1,3}\\s?%))`,
 );
 
 /** Takes one option where one stands here. */
@@ -44,6 +47,12 @@ export function takeOption(scan: Scan, options: Options): boolean {
   }
   if (take(scan, /non-?stop(?![a-z0-9-])/)) {
     options.nonStop = true;
+    return true;
+  }
+  const stance = take(scan, /(square|orthodox|southpaw)(?![a-z0-9-])/);
+  if (stance) {
+    const named = stanceNames.find((each) => each === stance[1]?.toLowerCase());
+    if (named) options.stance = named;
     return true;
   }
   const focus = take(scan, focusAhead);
@@ -94,11 +103,16 @@ export function pieceFrom(
   meanings: Meanings,
   id: string,
 ): Piece {
-  const { effort, focus, nonStop } = options;
-  const timed = { id, ms, effort, ...(focus ? { focus } : {}) };
+  const { effort, focus, nonStop, stance } = options;
+  const timed = { id, ms, effort, ...(focus ? { focus } : {}), ...(stance ? { stance } : {}) };
   const bare = text.replace(/^\s*:/, '').trim();
   if (/^own[ -]time$/i.test(bare)) return { kind: 'own-time', ...timed };
   if (/^switch stance$/i.test(bare)) return { kind: 'change-over', ...timed };
+  if (/^pause$/i.test(bare)) return { kind: 'pause', ...timed };
+  if (isRhythm(bare)) {
+    const told = readRhythm(scan, bare, at, id);
+    return told ? { kind: 'rhythm', ...timed, ...told } : { kind: 'words', ...timed, words: bare.slice(0, 400) };
+  }
   const calls = readCalls(bare);
   if (calls) return { ...timed, ...calls };
   if (/^call\s+(count|direction|go)\b/i.test(bare)) {
@@ -143,14 +157,26 @@ export function readPieces(scan: Scan, meanings: Meanings, freshId: () => string
       `"${length[0].trim()}" is no length`,
       'write a length as m:ss, from one second to a day',
     );
+  const off = takeOff(scan);
   const options: Options = { effort: 'steady' };
   while (takeOption(scan, options));
   skipSpace(scan);
   const text = rest(scan);
   const [at, usual] = [scan.at, ms ?? 30_000];
   const { copies } = options;
-  if (!copies) return [pieceFrom(scan, text, at, usual, options, meanings, freshId())];
+  /** A piece, and the pause behind it where the line gives one. */
+  const withPause = (name: string, from: number): Piece[] => {
+    const piece = pieceFrom(scan, name, from, usual, options, meanings, freshId());
+    return off === null ? [piece] : [piece, { kind: 'pause', id: freshId(), ms: off, effort: 'steady' }];
+  };
+  if (!copies) return withPause(text, at);
   const names = splitOutside(text, '/');
+  const [only] = names;
+  // With time off between, one name is done so many times.
+  if (off !== null && only && names.length === 1)
+    return Array.from({ length: Math.max(1, Math.min(99, copies.count)) }, () =>
+      withPause(only.text, at + only.at),
+    ).flat();
   if (names.length !== copies.count)
     fault(
       scan,
@@ -159,5 +185,16 @@ export function readPieces(scan: Scan, meanings: Meanings, freshId: () => string
       `x${copies.count}, but ${names.length} ${names.length === 1 ? 'name' : 'names'}`,
       `write x${names.length}, or ${copies.count} names with / between them`,
     );
-  return names.map((name) => pieceFrom(scan, name.text, at + name.at, usual, options, meanings, freshId()));
+  return names.flatMap((name) => withPause(name.text, at + name.at));
+}
+
+/** Takes the time off behind a length: `0:45/0:15`; null where there is none. */
+function takeOff(scan: Scan): Milliseconds | null {
+  const at = scan.at;
+  if (!take(scan, /\//)) return null;
+  const length = take(scan, lengthPattern);
+  const ms = length ? readClock(length[0]) : null;
+  if (ms === null)
+    fault(scan, at, length?.[0].trim() ?? '/', 'the time off has no length', 'write 0:45/0:15 x5 plank / dead bug');
+  return ms;
 }

@@ -1,13 +1,16 @@
-import { readTime } from '../../session/clock-text';
-import { sheetFormat, sheetVersion, type Block, type Piece, type Sheet } from '../../session/schema';
-import { piecesLength } from '../../session/stages';
-import { schemeOrSix } from '../../session/stored';
+import { readTime } from '../../clock-text';
+import { sheetLimits } from '../../sheet/limits';
+import { sheetFormat, sheetVersion, type Block, type Piece, type Sheet } from '../../sheet/schema';
+import { piecesLength } from '../../timeline/stages';
+import { schemeOrSix } from '../../notation/stored';
 import type { Milliseconds } from '../../units';
 import { readBlockLine, takeBlockKind } from './block';
 import type { Meanings } from './body';
+import type { TechniqueFocus } from '../../sheet/calls';
 import { readBuild } from './build';
+import { readFocusLine } from './focus';
 import { freshHead, readHeadLine, type Head } from './head';
-import { fault, rest, take, takeQuoted, wholeQuote, type Line, type Scan, type TextFault } from './line';
+import { fault, hasRoom, rest, take, takeQuoted, wholeQuote, type Line, type Scan, type TextFault } from './line';
 import { lengthPattern, readPieces } from './piece';
 
 /** A sheet from a text, with everything that was not read as it stands. */
@@ -18,14 +21,16 @@ export interface FromText {
   readonly lines: ReadonlyMap<string, number>;
 }
 
+/** More than any session; what is longer is not read, and that is said. */
+export const mostCharacters = 1_000_000;
 const mostLines = 20_000;
-const mostPieces = 500;
 
 interface OpenBlock {
   readonly line: ReturnType<typeof readBlockLine>;
   readonly id: string;
   readonly pieces: Piece[];
   readonly says: { words: string; atMs: Milliseconds }[];
+  readonly focuses: TechniqueFocus[];
   note: string | null;
 }
 
@@ -49,9 +54,11 @@ function takeNotes(reading: Reading): string | null {
   return note;
 }
 
-function openBlock(reading: Reading, line: OpenBlock['line'], number: number): void {
+function openBlock(reading: Reading, line: OpenBlock['line'], scan: Scan): void {
+  if (!hasRoom(scan, reading.blocks, sheetLimits.blocks, 'a sheet', 'blocks')) return;
+  const { number } = scan.line;
   const id = `b${reading.blocks.length + 1}`;
-  reading.blocks.push({ line, id, pieces: [...line.pieces], says: [], note: takeNotes(reading) });
+  reading.blocks.push({ line, id, pieces: [...line.pieces], says: [], focuses: [], note: takeNotes(reading) });
   reading.lines.set(id, number);
   for (const piece of line.pieces) reading.lines.set(piece.id, number);
 }
@@ -71,7 +78,8 @@ function readSay(scan: Scan, block: OpenBlock): void {
       'this call is not read',
       'write say "words" at 0:30',
     );
-  if (words !== null) block.says.push({ words: words.slice(0, 400), atMs: atMs ?? 0 });
+  if (words !== null && hasRoom(scan, block.says, sheetLimits.says, 'a block', 'calls of its own'))
+    block.says.push({ words: words.slice(0, 400), atMs: atMs ?? 0 });
 }
 
 /** A line that belongs into a block: a build, a call of the coach's, or pieces. */
@@ -84,12 +92,18 @@ function readInner(reading: Reading, scan: Scan): void {
       'this stands before any block',
       'write a block first, for example round 3:00',
     );
-    openBlock(reading, { kind: 'round', ms: undefined, pieces: [] }, scan.line.number);
+    openBlock(reading, { kind: 'round', ms: undefined, pieces: [] }, scan);
   }
   const block = reading.blocks.at(-1);
   if (!block) return;
   if (take(scan, /say(?=\s*["“])/)) {
     readSay(scan, block);
+    return;
+  }
+  if (take(scan, /focus\s*:/)) {
+    const own = (reading.head.ownBags ?? []).map(({ name }) => name);
+    const focus = readFocusLine(scan, meaningsOf(reading), own);
+    if (focus && hasRoom(scan, block.focuses, sheetLimits.focuses, 'a block', 'reminders')) block.focuses.push(focus);
     return;
   }
   let next = block.pieces.length;
@@ -100,12 +114,11 @@ function readInner(reading: Reading, scan: Scan): void {
     : readPieces(scan, meanings, freshId);
   // A line that is no piece is kept as a note, so that nothing typed is lost.
   if (pieces.length === 0) block.note = [block.note, scan.line.text.trim()].filter(Boolean).join('\n').slice(0, 4000);
-  for (const piece of pieces.slice(0, mostPieces - block.pieces.length)) {
+  for (const piece of pieces) {
+    if (!hasRoom(scan, block.pieces, sheetLimits.pieces, 'a block', 'pieces')) return;
     block.pieces.push(piece);
     reading.lines.set(piece.id, scan.line.number);
   }
-  if (block.pieces.length >= mostPieces && pieces.length > 0 && !block.pieces.includes(pieces.at(-1) as Piece))
-    fault(scan, 0, '', `a block holds ${mostPieces} pieces`, 'part it into two blocks');
 }
 
 function readTitle(reading: Reading, text: string): void {
@@ -125,11 +138,7 @@ function readLine(reading: Reading, line: Line): void {
     const scan: Scan = { line, at: indent, faults: reading.faults };
     const kind = takeBlockKind(scan);
     if (kind) {
-      openBlock(
-        reading,
-        readBlockLine(scan, kind, meaningsOf(reading), `b${reading.blocks.length + 1}p1`),
-        line.number,
-      );
+      openBlock(reading, readBlockLine(scan, kind, meaningsOf(reading), `b${reading.blocks.length + 1}p1`), scan);
       return;
     }
     scan.at = indent;
@@ -139,7 +148,7 @@ function readLine(reading: Reading, line: Line): void {
   }
 }
 
-function closeBlock({ line, id, pieces, says, note }: OpenBlock): Block {
+function closeBlock({ line, id, pieces, says, focuses, note }: OpenBlock): Block {
   const { ms, pieces: _, ...own } = line;
   const block: Block = {
     ...own,
@@ -147,11 +156,17 @@ function closeBlock({ line, id, pieces, says, note }: OpenBlock): Block {
     ms: ms ?? null,
     pieces,
     ...(says.length > 0 ? { says } : {}),
+    ...(focuses.length > 0 ? { focuses } : {}),
     ...(note === null ? {} : { note }),
   };
   if (ms !== undefined) return block;
   // A block whose length is not read is as long as what stands in it.
-  return { ...block, ms: Math.max(1000, piecesLength(block) || 60_000) };
+  return { ...block, ms: Math.min(sheetLimits.ms, Math.max(1000, piecesLength(block) || 60_000)) };
+}
+
+function tooLong(reading: Reading, number: number, most: string): void {
+  const what = `a text holds ${most}; what stands behind is not read`;
+  reading.faults.push({ level: 'error', line: number, column: 1, read: '', what, mend: 'part it into two sheets' });
 }
 
 /**
@@ -161,10 +176,15 @@ function closeBlock({ line, id, pieces, says, note }: OpenBlock): Block {
  */
 export function readTempoText(text: string, sheetId = 'tempo-text'): FromText {
   const reading: Reading = { head: freshHead(), blocks: [], faults: [], lines: new Map(), notes: [], titled: false };
-  const lines = text.replace(/^\uFEFF/, '').split(/\r?\n/);
+  const lines = text
+    .slice(0, mostCharacters)
+    .replace(/^\uFEFF/, '')
+    .split(/\r?\n/);
+  if (text.length > mostCharacters) tooLong(reading, lines.length, `${mostCharacters.toLocaleString('en')} characters`);
   lines.slice(0, mostLines).forEach((each, at) => {
     readLine(reading, { number: at + 1, text: each });
   });
+  if (lines.length > mostLines) tooLong(reading, mostLines + 1, `${mostLines.toLocaleString('en')} lines`);
   const { named: _, parts, head, ...plain } = reading.head;
   const note = takeNotes(reading);
   const sheet: Sheet = {

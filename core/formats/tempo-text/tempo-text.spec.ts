@@ -1,9 +1,11 @@
 import fc from 'fast-check';
-import { compile } from '../../session/compile';
-import { sheetSchema, type Piece, type Sheet } from '../../session/schema';
-import { anySheet } from '../../session/arbitrary-sheet.spec';
+import { compile } from '../../timeline/compile';
+import { sheetSchema, type Piece, type Sheet } from '../../sheet/schema';
+import { anySheet } from '../../sheet/arbitrary-sheet.spec';
 import { readSheetJson, writeSheetJson } from '../sheet-json';
-import { readTempoText, sayPlace, writeTempoText } from './index';
+import { sayPlace } from './line';
+import { readTempoText } from './read';
+import { writeTempoText } from './write';
 
 const read = (...lines: string[]) => readTempoText(lines.join('\n'));
 const pieces = (...lines: string[]): Piece[] => read('round 9:00', ...lines).sheet.blocks[0]?.pieces ?? [];

@@ -1,0 +1,74 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { addedMs, endInSchema, faultsOn, livePaces } from '../../../core/index';
+import { ChoiceField } from '../../parts/fields/choice-field';
+import { NumberField } from '../../parts/fields/number-field';
+import { BookService } from '../../services/book.service';
+import { Live, type Pressed } from './live';
+import { Runner } from './runner';
+
+/** What stands there first. */
+const usualEndMs = 10 * 60_000;
+
+/** What a coach changes while people sweat: each is one press, and the last one can be taken back. It stands beside the clock. */
+@Component({
+  selector: 'kt-live-panel',
+  imports: [ChoiceField, MatButtonModule, MatIcon, NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './live-panel.html',
+  styleUrl: './live-panel.scss',
+  host: { role: 'dialog', 'aria-label': 'Change the session' },
+})
+export class LivePanel {
+  protected readonly runner = inject(Runner);
+  protected readonly live = inject(Live);
+  private readonly book = inject(BookService);
+  readonly closed = output();
+
+  /** What the last press came to, in words. */
+  protected readonly told = signal('');
+  protected readonly end = signal(usualEndMs);
+  protected readonly ends = endInSchema;
+  protected readonly addedMs = addedMs;
+  protected readonly paces = livePaces;
+  protected readonly percent = computed(() => Math.round(this.live.pace() * 100));
+  protected readonly resting = computed(() => this.runner.leaf()?.block === 'rest');
+  protected readonly combinations = computed(() => [
+    { value: '', name: 'choose one' },
+    ...(this.book.all() ?? []).map(({ text, name }) => ({ value: text, name: name ? `${name} · ${text}` : text })),
+  ]);
+  protected readonly faults = computed(() => [
+    { value: '', name: 'choose one' },
+    ...faultsOn(this.runner.leaf()?.bags[0] ?? null).map(({ id, name }) => ({ value: id, name })),
+  ]);
+
+  protected press(pressed: Pressed, said: string): void {
+    this.told.set(this.runner.alter(pressed) ? said : 'Nothing there to change now.');
+  }
+
+  protected pace(by: number): void {
+    this.runner.pace(by);
+    this.told.set('From the next repetition on.');
+  }
+
+  protected undo(): void {
+    const last = this.live.last();
+    this.runner.undo();
+    if (last) this.told.set(`Taken back: ${last}. What was done stays in the log.`);
+  }
+
+  protected endIn(): void {
+    const ms = this.end();
+    const said = this.live.sayEnd(Math.round(this.runner.position()), ms);
+    this.press({ kind: 'end in', ms }, said);
+  }
+
+  protected swap(text: string): void {
+    if (text) this.press({ kind: 'swap', text }, 'At the end of the repetition.');
+  }
+
+  protected mark(fault: string): void {
+    if (fault) this.press({ kind: 'fault', fault }, 'Its reminder comes in this session, and it is in the log.');
+  }
+}

@@ -1,0 +1,129 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, output, signal, viewChild } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup, ReactiveFormsModule, type ValidatorFn } from '@angular/forms';
+import { MatAutocompleteModule, MatAutocompleteTrigger } from '@angular/material/autocomplete';
+import { MatButtonModule } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInputModule } from '@angular/material/input';
+import { MatSelectModule } from '@angular/material/select';
+import {
+  bagKinds,
+  draftKinds,
+  draftWishesSchema,
+  levels,
+  readGoals,
+  six,
+  type Sheet,
+  type Wishes,
+} from '../../../core/index';
+import { bySchema } from '../../parts/fields/by-schema';
+import { BookService } from '../../services/book.service';
+import { DraftedService } from '../../services/drafted.service';
+import { freshId } from '../../services/fresh-id';
+import { SettingsService } from '../../services/settings.service';
+import { fieldLook } from '../../parts/fields/field-look';
+
+/** A session that was drafted, the seed it came from, and whether it is to be run at once. */
+export interface Drafted {
+  readonly sheet: Sheet;
+  readonly seed: number;
+  readonly run: boolean;
+}
+
+const readable: ValidatorFn = ({ value }) => {
+  const read = readGoals(String(value ?? ''), six);
+  return read.ok ? null : { mend: `“${read.fault.read}”: ${read.fault.what}; ${read.fault.mend}` };
+};
+
+const mostOffered = 8;
+
+/** One line from combinations to a session: what is typed, how many minutes, on which bag; the rest is drafted. */
+@Component({
+  selector: 'kt-type-and-go',
+  imports: [
+    MatAutocompleteModule,
+    MatButtonModule,
+    MatFormFieldModule,
+    MatInputModule,
+    MatSelectModule,
+    ReactiveFormsModule,
+  ],
+  providers: [fieldLook],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './type-and-go.html',
+  styles: `
+    form {
+      align-items: start;
+    }
+    .goals {
+      flex: 1 1 18rem;
+    }
+    .minutes {
+      width: 7rem;
+    }
+    .choice {
+      width: 9.5rem;
+    }
+    button {
+      margin-top: 1px;
+      min-height: 40px;
+    }
+  `,
+})
+export class TypeAndGo {
+  private readonly drafted = inject(DraftedService);
+  private readonly settings = inject(SettingsService);
+  private readonly book = inject(BookService);
+  private readonly panel = viewChild.required(MatAutocompleteTrigger);
+  readonly made = output<Drafted>();
+
+  protected readonly levels = levels;
+  protected readonly kinds = draftKinds;
+  protected readonly bags = bagKinds;
+  protected readonly drafting = signal(false);
+  private readonly wishes = draftWishesSchema.shape;
+  protected readonly form = new FormGroup({
+    goals: new FormControl('', { nonNullable: true, validators: readable }),
+    minutes: new FormControl(30, { nonNullable: true, validators: bySchema(this.wishes.minutes) }),
+    level: new FormControl<Wishes['level']>('beginner', { nonNullable: true }),
+    kind: new FormControl<Wishes['kind']>('mixed', { nonNullable: true }),
+    bag: new FormControl<Wishes['bag']>('heavy', { nonNullable: true }),
+  });
+  private readonly goals = toSignal(this.form.controls.goals.valueChanges, { initialValue: '' });
+  /** What is typed before the drill that is being typed, and that drill. */
+  private readonly last = computed(() => {
+    const goals = this.goals();
+    const at = goals.lastIndexOf(';') + 1;
+    return { before: goals.slice(0, at), typed: goals.slice(at).trim().toLowerCase() };
+  });
+  /** Combinations of the book that go on from what is typed, or hold it in their names. */
+  protected readonly offered = computed(() => {
+    const { before, typed } = this.last();
+    return (this.book.all() ?? [])
+      .filter(({ name, text }) => text.startsWith(typed) || name.toLowerCase().includes(typed))
+      .slice(0, mostOffered)
+      .map((entry) => ({ ...entry, line: `${before}${before === '' ? '' : ' '}${entry.text}` }));
+  });
+
+  constructor() {
+    // The last wishes stand there again, unless somebody has begun to say others.
+    effect(() => {
+      const { draft } = this.settings.settings();
+      if (this.form.pristine) this.form.patchValue(draft, { emitEvent: false });
+    });
+  }
+
+  protected async go(run: boolean): Promise<void> {
+    // What is wrong is said below the line, where the panel hangs.
+    this.panel().closePanel();
+    this.form.markAllAsTouched();
+    const { goals, ...draft } = this.form.getRawValue();
+    const read = readGoals(goals, six);
+    if (this.form.invalid || !read.ok || this.drafting()) return;
+    this.drafting.set(true);
+    this.settings.change({ draft });
+    const { sheet, seed } = await this.drafted.draft({ ...draft, goals: read.value });
+    this.drafting.set(false);
+    this.made.emit({ sheet: { ...sheet, id: freshId() }, seed, run });
+  }
+}

@@ -1,0 +1,83 @@
+import { inject, provideEnvironmentInitializer, type EnvironmentProviders } from '@angular/core';
+import { MatIconRegistry } from '@angular/material/icon';
+import { DomSanitizer } from '@angular/platform-browser';
+import {
+  mdiBookOpenVariantOutline,
+  mdiChevronDown,
+  mdiChevronUp,
+  mdiClipboardTextOutline,
+  mdiClose,
+  mdiCogOutline,
+  mdiContentDuplicate,
+  mdiDeleteOutline,
+  mdiDotsVertical,
+  mdiDragVertical,
+  mdiFileExportOutline,
+  mdiFileImportOutline,
+  mdiFloorPlan,
+  mdiFullscreen,
+  mdiKeyboardOutline,
+  mdiMagnify,
+  mdiMinus,
+  mdiNotebookOutline,
+  mdiPause,
+  mdiPencilOutline,
+  mdiPlay,
+  mdiPlus,
+  mdiPrinterOutline,
+  mdiRedo,
+  mdiReplay,
+  mdiRulerSquare,
+  mdiSkipNext,
+  mdiSkipPrevious,
+  mdiStop,
+  mdiTimerOutline,
+  mdiUndo,
+} from '@mdi/js';
+
+/** Every icon of the product by the name that templates use; the pictures come from the package. */
+const icons: Readonly<Record<string, string>> = {
+  add: mdiPlus,
+  back: mdiSkipPrevious,
+  bench: mdiRulerSquare,
+  bin: mdiDeleteOutline,
+  close: mdiClose,
+  combos: mdiBookOpenVariantOutline,
+  copy: mdiContentDuplicate,
+  edit: mdiPencilOutline,
+  export: mdiFileExportOutline,
+  find: mdiMagnify,
+  fold: mdiChevronUp,
+  full: mdiFullscreen,
+  grip: mdiDragVertical,
+  import: mdiFileImportOutline,
+  keys: mdiKeyboardOutline,
+  less: mdiMinus,
+  log: mdiNotebookOutline,
+  more: mdiDotsVertical,
+  next: mdiSkipNext,
+  pause: mdiPause,
+  play: mdiPlay,
+  print: mdiPrinterOutline,
+  redo: mdiRedo,
+  repeat: mdiReplay,
+  room: mdiFloorPlan,
+  settings: mdiCogOutline,
+  sheets: mdiClipboardTextOutline,
+  stop: mdiStop,
+  timer: mdiTimerOutline,
+  undo: mdiUndo,
+  unfold: mdiChevronDown,
+};
+
+/** Makes the icons known by name. `<mat-icon svgIcon="undo" />` */
+export function provideIcons(): EnvironmentProviders {
+  return provideEnvironmentInitializer(() => {
+    const [registry, sanitizer] = [inject(MatIconRegistry), inject(DomSanitizer)];
+    for (const [name, path] of Object.entries(icons))
+      registry.addSvgIconLiteral(
+        name,
+        sanitizer.bypassSecurityTrustHtml(`<svg viewBox="0 0 24 24"><path d="${path}" /></svg>`),
+      );
+  });
+}

@@ -1,0 +1,61 @@
+import { ChangeDetectionStrategy, Component, computed, inject, Injector } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { Store } from '../store/store';
+
+/** Says where things are kept when it is not the device, and what could not be written yet. Nothing is shown otherwise. */
+@Component({
+  selector: 'kt-storage-notice',
+  imports: [MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (why(); as reason) {
+      <div role="alert" class="notice">
+        <p>
+          <b>Nothing is kept on this device:</b> {{ reason }}. Everything works, in this tab alone; it moves to the
+          device as soon as that can be.
+        </p>
+        <button matButton="outlined" type="button" (click)="export()">Export everything</button>
+      </div>
+    }
+    @if (waiting().length > 0) {
+      <div role="alert" class="notice">
+        <p>
+          <b>Not saved yet: {{ what() }}.</b> {{ reason() }}. It stays here and is written again by itself; do not close
+          this tab.
+        </p>
+        <button matButton="outlined" type="button" (click)="store.tryAgain()">Try now</button>
+        <button matButton="outlined" type="button" (click)="export()">Export everything</button>
+      </div>
+    }
+  `,
+  styles: `
+    div {
+      border-color: var(--danger);
+      border-radius: 0;
+    }
+    p {
+      flex: 1 1 20rem;
+    }
+  `,
+})
+export class StorageNotice {
+  protected readonly store = inject(Store);
+  private readonly injector = inject(Injector);
+
+  protected readonly waiting = this.store.waiting;
+  protected readonly why = computed(() => {
+    const keeping = this.store.keeping();
+    return keeping.where === 'tab' ? keeping.why : null;
+  });
+  protected readonly what = computed(() => [...new Set(this.waiting().map(({ what }) => what))].join(', '));
+  protected readonly reason = computed(() => {
+    const why = this.waiting()[0]?.why ?? '';
+    return why.charAt(0).toUpperCase() + why.slice(1);
+  });
+
+  /** What a backup needs is loaded when somebody asks for one. */
+  protected async export(): Promise<void> {
+    const { BackupService } = await import('../services/backup.service');
+    await this.injector.get(BackupService).backUp(new Date());
+  }
+}

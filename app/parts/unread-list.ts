@@ -1,0 +1,71 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { switchMap } from 'rxjs';
+import { FilesService } from '../services/files.service';
+import { UnreadService } from '../services/unread.service';
+import type { LookedAt, Unread } from '../store/sound';
+
+const things: Readonly<Record<LookedAt, string>> = {
+  sheets: 'Sheet',
+  log: 'Log entry',
+  book: 'Combination',
+  runs: 'Broken-off run',
+  choices: 'Stored choice',
+};
+
+/** Records that cannot be read: older, damaged or newer ones. They are kept, and go to a file as they are. */
+@Component({
+  selector: 'kt-unread-list',
+  imports: [MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (unread().length > 0) {
+      <section aria-labelledby="unread-title">
+        <h2 id="unread-title">Not readable here</h2>
+        <p class="soft">
+          Damaged, or from a newer version. Nothing writes over them; export them, and bring this program up to date.
+        </p>
+        <ul class="stack">
+          @for (record of unread(); track $index) {
+            <li class="line">
+              <span
+                ><b>{{ things[record.store] }} “{{ record.name }}”</b>: {{ record.why }}</span
+              >
+              <button matButton="outlined" type="button" (click)="export(record)">
+                Export “{{ record.name }}” as it is
+              </button>
+            </li>
+          }
+        </ul>
+      </section>
+    }
+  `,
+  styles: `
+    section {
+      margin-top: var(--space-5);
+    }
+    li {
+      justify-content: space-between;
+      overflow-wrap: anywhere;
+    }
+  `,
+})
+export class UnreadList {
+  private readonly records = inject(UnreadService);
+  private readonly files = inject(FilesService);
+  readonly stores = input.required<readonly LookedAt[]>();
+  protected readonly things = things;
+
+  private readonly found = toSignal(toObservable(this.stores).pipe(switchMap((stores) => this.records.of(stores))));
+  protected readonly unread = computed((): readonly Unread[] => this.found() ?? []);
+
+  /** The record as it is stored, byte for byte as JSON can say it. */
+  protected async export({ store, name, row }: Unread): Promise<void> {
+    await this.files.save(
+      this.files.fileName(`${store} ${name}`, 'json'),
+      JSON.stringify(row, null, 2),
+      'application/json',
+    );
+  }
+}

@@ -1,0 +1,112 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { mostBytes, type FromFile } from '../../core/index';
+import type { RestorePlan, Rows } from '../store/backup-rows';
+import { Store } from '../store/store';
+import { FilesService } from './files.service';
+import { SettingsService } from './settings.service';
+
+const key = 'backed up';
+const dayMs = 24 * 3600 * 1000;
+
+/** A backup that was read, with what restoring it will do. */
+export interface Restorable {
+  readonly madeAt: Date;
+  readonly rows: Rows;
+  readonly plan: RestorePlan;
+}
+
+async function sha256(text: string): Promise<string> {
+  const hash = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text));
+  return [...new Uint8Array(hash)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+}
+
+const through = (blob: Blob, stream: GenericTransformStream): Promise<Blob> =>
+  new Response(blob.stream().pipeThrough(stream as ReadableWritablePair<Uint8Array, Uint8Array>)).blob();
+
+const isGzip = (bytes: Uint8Array): boolean => bytes[0] === 0x1f && bytes[1] === 0x8b;
+const refused = (what: string): FromFile<never> => ({ ok: false, problems: [{ path: '', what }] });
+
+/** Everything in one file, and back: sheets, book, room, log, settings and phrasebook (docs/formats/backup.md). */
+@Injectable({ providedIn: 'root' })
+export class BackupService {
+  private readonly store = inject(Store);
+  private readonly files = inject(FilesService);
+  private readonly settings = inject(SettingsService);
+
+  /** When the last backup was made, in milliseconds since 1970; null where none was. */
+  readonly last = toSignal(
+    this.store.watch(async ({ choices }) => {
+      const value = (await choices.get(key))?.value;
+      return typeof value === 'number' ? value : null;
+    }),
+  );
+  /** The oldest record that is the coach's own; what is only the demo needs no backup. */
+  private readonly oldest = toSignal(
+    this.store.watch(({ sheets }) =>
+      sheets
+        .orderBy('changedAt')
+        .filter(({ demo }) => !demo)
+        .first(),
+    ),
+  );
+  private readonly now = signal(Date.now());
+  /** Whether a backup is due: the last one, or the coach's first own sheet, is older than was chosen. */
+  readonly due = computed(() => {
+    const [last, oldest, every] = [this.last(), this.oldest(), this.settings.settings().backupEvery];
+    if (last === undefined || !oldest || every === 0) return false;
+    return this.now() - (last ?? oldest.changedAt) > every * dayMs;
+  });
+
+  /** Hands over everything as one file. */
+  async backUp(now: Date): Promise<void> {
+    const { checkedText, writeBackup } = (await import('./formats')).formats;
+    const { allRows, contentOf } = await import('../store/backup-rows');
+    const content = contentOf(await this.store.read(allRows));
+    const text = writeBackup(content, now, await sha256(checkedText(content)));
+    const file = await through(new Blob([text]), new CompressionStream('gzip'));
+    await this.files.save(`keen-tempo-${now.toISOString().slice(0, 10)}.backup.json.gz`, file, 'application/gzip');
+    await this.store.write('when the backup was made', key, ({ choices }) =>
+      choices.put({ key, value: now.getTime() }),
+    );
+    this.now.set(Date.now());
+  }
+
+  /** Reads a backup, compressed or not, and compares it with what is there. Nothing is changed. */
+  async read(file: Blob): Promise<FromFile<Restorable>> {
+    if (file.size > mostBytes) return refused('this file is far too large (more than 64 MB)');
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    let text: string;
+    try {
+      text = await (isGzip(bytes) ? await through(file, new DecompressionStream('gzip')) : file).text();
+    } catch {
+      return refused('this file is damaged: it cannot be unpacked');
+    }
+    const { contentIn, readBackup } = (await import('./formats')).formats;
+    const { allRows, planRestore, rowsOf } = await import('../store/backup-rows');
+    const read = readBackup(text);
+    if (!read.ok) return read;
+    const { checksum, content, madeAt } = read.value;
+    if ((await sha256(contentIn(text) ?? '')) !== checksum)
+      return refused('this backup is damaged: what is in it is not what was written (the checksum differs)');
+    const rows = rowsOf(content);
+    const plan = planRestore(await this.store.read(allRows), rows);
+    return { ok: true, value: { madeAt: new Date(madeAt), rows, plan } };
+  }
+
+  /** Restores; the returned function puts everything back as it was. */
+  async restore({ rows, plan }: Restorable, how: 'merge' | 'replace'): Promise<() => Promise<void>> {
+    const { allRows, mergeRows, replaceRows } = await import('../store/backup-rows');
+    const before = await this.store.read(allRows);
+    const put = (job: Parameters<typeof this.store.write<void>>[2]) =>
+      this.store.write('what was restored', 'restore', job);
+    await (
+      await put((database) => (how === 'merge' ? mergeRows(database, plan) : replaceRows(database, rows)))
+    ).written;
+    return async () => {
+      await (
+        await put((database) => replaceRows(database, before))
+      ).written;
+    };
+  }
+}

@@ -1,0 +1,54 @@
+import { Injectable } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { testProviders } from '../spec-store.spec';
+import { KeysService, sayKey, type Shortcut } from './keys.service';
+
+@Injectable()
+class Somebody {}
+
+describe('keys', () => {
+  function listen(shortcuts: readonly Shortcut[]): KeysService {
+    TestBed.configureTestingModule({ providers: [...testProviders(), Somebody] });
+    const keys = TestBed.inject(KeysService);
+    TestBed.runInInjectionContext(() => keys.use('Here', shortcuts));
+    return keys;
+  }
+  const press = (target: EventTarget, key: string, more: KeyboardEventInit = {}): boolean =>
+    target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }));
+
+  it('do what they mean here and now, one key more than one thing, and leave the others to the browser', () => {
+    const done: string[] = [];
+    let running = false;
+    listen([
+      { keys: ['b'], does: 'begin', when: () => !running, press: () => done.push('begin') && (running = true) },
+      { keys: ['x', 'y'], does: 'end', when: () => running, press: () => done.push('end') },
+    ]);
+    expect(press(document.body, 'y')).toBeTrue();
+    expect(press(document.body, 'b')).toBeFalse();
+    expect(press(document.body, 'y')).toBeFalse();
+    expect(press(document.body, 'b')).toBeTrue();
+    expect(done).toEqual(['begin', 'end']);
+  });
+
+  it('are not heard while somebody types, but for those that say so', () => {
+    const done: string[] = [];
+    listen([
+      { keys: ['q'], does: 'quiet', press: () => done.push('quiet') },
+      { keys: ['Alt+q'], does: 'loud', typing: true, press: () => done.push('loud') },
+    ]);
+    const field = document.createElement('input');
+    document.body.append(field);
+    press(field, 'q');
+    press(field, 'q', { altKey: true });
+    field.remove();
+    expect(done).toEqual(['loud']);
+  });
+
+  it('are listed as they are shown, and gone with whoever listens', () => {
+    const keys = listen([{ keys: ['$mod+Enter', 'Alt+m'], does: 'run', press: () => undefined }]);
+    expect(keys.now()[0]?.shortcuts[0]?.keys.map(sayKey)).toEqual(['Ctrl Enter', 'Alt M']);
+    expect(['Shift+?', 'Delete', 'ArrowUp'].map(sayKey)).toEqual(['?', 'Del', '↑']);
+    TestBed.resetTestingModule();
+    expect(keys.now().map(({ where }) => where)).not.toContain('Here');
+  });
+});

@@ -1,0 +1,69 @@
+import { inject, Injectable, type OnDestroy } from '@angular/core';
+import { toObservable } from '@angular/core/rxjs-interop';
+import { combineLatest, filter, of, type Observable, switchMap } from 'rxjs';
+import {
+  compile,
+  lengthIn,
+  liveSheet,
+  liveTimeline,
+  scriptOf,
+  type LiveChange,
+  type Script,
+  type Sheet,
+  type Voice,
+} from '../../core/index';
+import { startHelper, type Helper } from '../workers/in-worker';
+import type { SpokenWishes } from '../workers/protocol';
+import type { Scripts } from '../workers/script.worker';
+import { SettingsService } from './settings.service';
+import { VoiceService } from './voice.service';
+
+/** Makes scripts in a worker that stays: only what has changed is worked out anew. */
+@Injectable({ providedIn: 'root' })
+export class ScriptService implements OnDestroy {
+  private readonly wishes = toObservable(inject(SettingsService).wishes);
+  private readonly voice = toObservable(inject(VoiceService).voice);
+  private helper: Helper<Scripts> | null = null;
+  /** Whose clips the worker goes by. */
+  private told: Voice | null = null;
+
+  /** The script of a sheet, again with every change of it, live ones too, of the voice, and of the coach's words. */
+  of(sheets: Observable<Sheet | null>, live: Observable<readonly LiveChange[]> = of([])): Observable<Script> {
+    return combineLatest([sheets, this.wishes, this.voice, live]).pipe(
+      filter((all): all is [Sheet, (typeof all)[1], (typeof all)[2], (typeof all)[3]] => all[0] !== null),
+      switchMap(([sheet, wishes, voice, changes]) => this.ask(sheet, wishes, voice, changes)),
+    );
+  }
+
+  /** A worker that cannot start, or has failed, is let go; the script is made here, once. */
+  private async ask(
+    sheet: Sheet,
+    wishes: SpokenWishes,
+    voice: Voice | null,
+    changes: readonly LiveChange[],
+  ): Promise<Script> {
+    try {
+      this.helper ??= startHelper(new Worker(new URL('../workers/script.worker', import.meta.url), { type: 'module' }));
+      const changed = voice !== this.told;
+      this.told = voice;
+      return await this.helper.ask(async (scripts) => {
+        if (changed) await scripts.speakAs(voice);
+        return scripts.scriptOf(sheet, wishes, changes);
+      });
+    } catch {
+      this.letGo();
+      const spoken = { ...wishes, ...(voice ? { lengthOf: lengthIn(voice) } : {}) };
+      return scriptOf(liveSheet(sheet, changes), spoken, liveTimeline(compile(sheet), changes));
+    }
+  }
+
+  private letGo(): void {
+    this.helper?.end();
+    this.helper = null;
+    this.told = null;
+  }
+
+  ngOnDestroy(): void {
+    this.letGo();
+  }
+}

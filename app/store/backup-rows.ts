@@ -1,0 +1,134 @@
+import {
+  bookEntrySchema,
+  logEntrySchema,
+  roomSchema,
+  sheetSchema,
+  sortOut,
+  type BackupContent,
+  type Sorted,
+} from '../../core/index';
+import { freshId } from '../services/fresh-id';
+import type { Database, StoredChoice, StoredCombination, StoredEntry, StoredSheet } from './database';
+
+/** Where undo stands belongs to the steps, which no backup holds. */
+const isKept = ({ key }: StoredChoice): boolean => !key.startsWith('step ');
+
+/** Every row of every store but undo steps and unfinished runs. */
+export interface Rows {
+  readonly sheets: readonly StoredSheet[];
+  readonly log: readonly StoredEntry[];
+  readonly book: readonly StoredCombination[];
+  readonly choices: readonly StoredChoice[];
+}
+
+/** Reads all rows at one moment. */
+export function allRows(database: Database): Promise<Rows> {
+  const { sheets, log, book, choices } = database;
+  return database.transaction('r', sheets, log, book, choices, async () => ({
+    sheets: await sheets.toArray(),
+    log: await log.toArray(),
+    book: await book.toArray(),
+    choices: (await choices.toArray()).filter(isKept),
+  }));
+}
+
+const readable = {
+  sheets: ({ sheet }: StoredSheet) => sheetSchema.safeParse(sheet).success,
+  log: ({ entry }: StoredEntry) => logEntrySchema.safeParse(entry).success,
+  book: ({ entry }: StoredCombination) => bookEntrySchema.safeParse(entry).success,
+  choices: ({ key, value }: StoredChoice) => key !== 'room' || roomSchema.safeParse(value).success,
+};
+
+/** Rows as a backup holds them: what cannot be read stands apart, as it is. */
+export function contentOf(rows: Rows): BackupContent {
+  const unread: BackupContent['unread'] = [];
+  const sound = <Row>(store: keyof Rows, all: readonly Row[], isSound: (row: Row) => boolean): Row[] =>
+    all.filter((row) => {
+      const good = isSound(row);
+      if (!good) unread.push({ store, row });
+      return good;
+    });
+  const plain = {
+    sheets: sound('sheets', rows.sheets, readable.sheets),
+    log: sound('log', rows.log, readable.log),
+    book: sound('book', rows.book, readable.book),
+    choices: sound('choices', rows.choices, readable.choices),
+  };
+  // Through JSON once: what a file cannot hold (undefined fields) is no difference later.
+  return JSON.parse(JSON.stringify({ ...plain, unread })) as BackupContent;
+}
+
+/** The rows that a backup holds, the unreadable ones among them. */
+export function rowsOf({ unread, ...content }: BackupContent): Rows {
+  const raw = <Row>(store: keyof Rows): Row[] =>
+    unread.filter((each) => each.store === store).map(({ row }) => row as Row);
+  return {
+    sheets: [...(content.sheets as StoredSheet[]), ...raw<StoredSheet>('sheets')],
+    log: [...(content.log as StoredEntry[]), ...raw<StoredEntry>('log')],
+    book: [...(content.book as StoredCombination[]), ...raw<StoredCombination>('book')],
+    choices: [...(content.choices as StoredChoice[]), ...raw<StoredChoice>('choices')],
+  };
+}
+
+/** What a restore will do, store by store. */
+export interface RestorePlan {
+  readonly sheets: Sorted<StoredSheet>;
+  readonly log: Sorted<StoredEntry>;
+  readonly book: Sorted<StoredCombination>;
+  readonly choices: Sorted<StoredChoice>;
+}
+
+/** Compares what a backup holds with what is there. */
+export function planRestore(there: Rows, coming: Rows): RestorePlan {
+  const byId = ({ id }: { readonly id: string }): string => id;
+  return {
+    sheets: sortOut(there.sheets, coming.sheets, byId, ({ sheet }) => sheet),
+    log: sortOut(there.log, coming.log, byId, ({ entry }) => entry),
+    book: sortOut(there.book, coming.book, byId, ({ entry }) => entry),
+    choices: sortOut(
+      there.choices,
+      coming.choices,
+      ({ key }) => key,
+      ({ value }) => value,
+    ),
+  };
+}
+
+function allTables(database: Database) {
+  const { sheets, log, book, choices } = database;
+  return [sheets, log, book, choices] as const;
+}
+
+/** Puts rows in place of everything that is there. */
+export function replaceRows(database: Database, { sheets, log, book, choices }: Rows): Promise<void> {
+  return database.transaction('rw', allTables(database), async () => {
+    await Promise.all([database.sheets.clear(), database.log.clear(), database.book.clear()]);
+    // Undo stays: a sheet that is another one now is one step more, and steps of sheets that are gone are let go later.
+    await database.choices.filter(isKept).delete();
+    await database.sheets.bulkPut([...sheets]);
+    await database.log.bulkPut([...log]);
+    await database.book.bulkPut([...book]);
+    await database.choices.bulkPut([...choices]);
+  });
+}
+
+/** Adds what is new; what differs comes beside what is there, under an id of its own, and of choices what is there stays. */
+export function mergeRows(database: Database, plan: RestorePlan): Promise<void> {
+  return database.transaction('rw', allTables(database), async () => {
+    const { sheets, log, book, choices } = plan;
+    await database.sheets.bulkPut([
+      ...sheets.fresh,
+      ...sheets.different.map(({ figures: _, ...row }) => {
+        const id = freshId();
+        return { ...row, id, sheet: { ...row.sheet, id, title: `${row.sheet.title} (backup)`.slice(0, 200) } };
+      }),
+    ]);
+    const beside = <Row extends StoredEntry | StoredCombination>(row: Row): Row => {
+      const id = freshId();
+      return { ...row, id, entry: { ...row.entry, id } };
+    };
+    await database.log.bulkPut([...log.fresh, ...log.different.map(beside)]);
+    await database.book.bulkPut([...book.fresh, ...book.different.map(beside)]);
+    await database.choices.bulkPut([...choices.fresh]);
+  });
+}

@@ -1,0 +1,72 @@
+import { bookEntrySchema, logEntrySchema, sayPath, sheetSchema, type Sheet } from '../../core/index';
+
+/** Stores whose records are looked at. */
+export const lookedAt = ['sheets', 'log', 'book', 'runs', 'choices'] as const;
+export type LookedAt = (typeof lookedAt)[number];
+
+/** A record that this program cannot read: it is listed, can be exported as it is, and is never overwritten. */
+export interface Unread {
+  readonly store: LookedAt;
+  readonly name: string;
+  readonly why: string;
+  readonly row: unknown;
+}
+
+interface Read {
+  readonly success: boolean;
+  readonly error?: { readonly issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[] };
+}
+
+/** Why a sheet would unfold beyond all bounds; null where it does not. */
+export type WorkFault = (sheet: Sheet) => string | null;
+
+/** Verdicts by record and revision: what has not changed is not looked at again. */
+const verdicts = new Map<string, string | null>();
+const mostVerdicts = 20_000;
+
+/** Why something cannot be read, from what is known by `key` where it was looked at before. */
+export function whyNot(key: string | null, read: () => Read): string | null {
+  const known = key === null ? undefined : verdicts.get(key);
+  if (known !== undefined) return known;
+  const { success, error } = read();
+  const [issue] = error?.issues ?? [];
+  const place = sayPath(issue?.path ?? []);
+  const why = success ? null : `${place ? `${place}: ` : ''}${issue?.message ?? 'it is damaged'}`;
+  if (verdicts.size > mostVerdicts) verdicts.clear();
+  if (key !== null) verdicts.set(key, why);
+  return why;
+}
+
+/** A sheet that would unfold beyond all bounds is not opened. */
+function soundSheet(stored: unknown, workFault: WorkFault | null): Read {
+  const read = sheetSchema.safeParse(stored);
+  const fault = read.success ? (workFault?.(read.data) ?? null) : null;
+  return fault === null ? read : { success: false, error: { issues: [{ path: [], message: fault }] } };
+}
+
+/**
+ * Why a stored record cannot be read; null where it can. `rev` 0 and none are looked at each time. Whether a sheet can be laid
+ * out is asked where `workFault` is given: one with figures was laid out before.
+ */
+export function faultOf(
+  store: 'sheets' | 'log' | 'book',
+  row: StoredRecord,
+  workFault: WorkFault | null = null,
+): string | null {
+  const { id, rev } = row;
+  return whyNot(rev ? `${store} ${id} ${rev}` : null, () =>
+    store === 'sheets'
+      ? soundSheet(row.sheet, workFault)
+      : store === 'log'
+        ? logEntrySchema.safeParse(row.entry)
+        : bookEntrySchema.safeParse(row.entry),
+  );
+}
+
+/** A row of a store of records, not looked at yet. */
+export interface StoredRecord {
+  readonly id: string;
+  readonly rev?: number;
+  readonly sheet?: unknown;
+  readonly entry?: unknown;
+}

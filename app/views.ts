@@ -1,0 +1,65 @@
+import type { Routes } from '@angular/router';
+import { provideIcons } from './parts/icons';
+import { Shell } from './shell';
+
+/** The views in their frame. Each is loaded when it is first opened. */
+const views: Routes = [
+  { path: '', pathMatch: 'full', redirectTo: 'sheets' },
+  {
+    path: 'sheets',
+    title: 'Sheets · Keen Tempo',
+    loadComponent: () => import('./pages/sheets/sheets-page').then((page) => page.SheetsPage),
+  },
+  {
+    path: 'sheets/:id',
+    title: 'Sheet · Keen Tempo',
+    loadComponent: () => import('./pages/sheet/sheet-page').then((page) => page.SheetPage),
+  },
+  {
+    path: 'combos',
+    title: 'Combos · Keen Tempo',
+    loadComponent: () => import('./pages/combos/combos-page').then((page) => page.CombosPage),
+  },
+  {
+    path: 'room',
+    title: 'Room · Keen Tempo',
+    loadComponent: () => import('./pages/room/room-page').then((page) => page.RoomPage),
+  },
+  {
+    path: 'bench',
+    title: 'Bench · Keen Tempo',
+    loadComponent: () => import('./pages/bench/bench-page').then((page) => page.BenchPage),
+  },
+  {
+    path: 'calls/:id',
+    title: 'Calls · Keen Tempo',
+    loadComponent: () => import('./pages/calls/calls-page').then((page) => page.CallsPage),
+  },
+  {
+    path: 'board/:id',
+    title: 'Board · Keen Tempo',
+    loadComponent: () => import('./pages/board/board-page').then((page) => page.BoardPage),
+  },
+  {
+    path: 'run/:id',
+    title: 'Run · Keen Tempo',
+    loadComponent: () => import('./pages/run/run-page').then((page) => page.RunPage),
+  },
+  {
+    path: 'log',
+    title: 'Log · Keen Tempo',
+    loadComponent: () => import('./pages/log/log-page').then((page) => page.LogPage),
+  },
+  {
+    path: 'settings',
+    title: 'Settings · Keen Tempo',
+    loadComponent: () => import('./pages/settings/settings-page').then((page) => page.SettingsPage),
+  },
+  {
+    path: '**',
+    title: 'Not found · Keen Tempo',
+    loadComponent: () => import('./pages/not-found/not-found-page').then((page) => page.NotFoundPage),
+  },
+];
+
+export const framed: Routes = [{ path: '', component: Shell, providers: [provideIcons()], children: views }];

@@ -1,0 +1,219 @@
+import { fittingStages } from '../adapting/adapt-sheet';
+import type { Conditions, Schools } from '../bags/conditions';
+import { natureOf, type BagNature } from '../bags/kinds';
+import { fitToBag, type BagFit } from '../bags/fit';
+import { moveKind } from '../moves/catalogue';
+import { move, type Move } from '../moves/move';
+import type { Combination, Item } from '../notation/combination';
+import { mapMoves } from '../notation/map-moves';
+import { readStored, schemeOrSix } from '../notation/stored';
+import { writeCombination } from '../notation/write';
+import { lanesOf } from '../lanes/lanes';
+import { changePiece } from '../sheet/edit';
+import type { Block, Piece, PieceOf, Sheet } from '../sheet/schema';
+import { isOnLanes } from '../timeline/bags-of';
+import { pieceName } from '../timeline/piece-name';
+import { schoolsOf } from '../timeline/schools-of';
+import { goalTexts, stagesOf } from '../timeline/stages';
+import type { Checked, Finding, Mend, Place } from './finding';
+
+/** A bag as a block's work meets it. */
+interface Met {
+  readonly bag: string;
+  readonly nature: BagNature;
+  readonly conditions: Conditions;
+}
+
+/** The one bag of a block with what it takes here; null where lanes adapt it for several, or nobody made such a kind. */
+function bagOf(sheet: Sheet, block: Block, coach: Schools): Met | null {
+  if (block.kind !== 'round') return null;
+  const lanes = isOnLanes(block) ? lanesOf(sheet, coach) : [];
+  if (lanes.length > 1) return null;
+  const [lane] = lanes;
+  const bag = lane?.bag ?? block.bag ?? sheet.bag;
+  const nature = natureOf(bag, sheet.ownBags);
+  const conditions = lane?.conditions ?? { level: sheet.class.level, schools: schoolsOf(sheet, coach) };
+  return nature && { bag, nature, conditions };
+}
+
+/** The fit of a combination on a bag, remembered: a sheet is judged anew with every key. */
+const remembered = new WeakMap<Combination, Map<string, BagFit>>();
+
+function fitOf(combination: Combination, { nature, conditions }: Met): BagFit {
+  const key = JSON.stringify([nature, conditions]);
+  const known = remembered.get(combination) ?? new Map<string, BagFit>();
+  remembered.set(combination, known);
+  const fit = known.get(key) ?? fitToBag(combination, nature, conditions);
+  known.set(key, fit);
+  return fit;
+}
+
+const put = (piece: PieceOf<'combination'> | PieceOf<'build'>, text: string): Piece =>
+  piece.kind === 'build' ? { ...piece, goal: text } : { ...piece, text };
+
+const take = (piece: PieceOf<'combination'> | PieceOf<'build'>, text: string): Mend => ({
+  label: `Take ${text}`,
+  edit: (now) => changePiece(now, put(piece, text)),
+});
+
+/** A stage of a build that does not fit although its goal does, as a hook that ends a rung on a ball. */
+function stageFinding(met: Met, piece: PieceOf<'build'>): Pick<Finding, 'what' | 'mend' | 'mends'> | null {
+  const stages = stagesOf(piece, met.conditions.schools?.kick);
+  const at = stages.findIndex((stage) => fitOf(stage.combination, met).verdict !== 'fits');
+  const stage = stages[at];
+  if (!stage) return null;
+  const [reason = `not for the ${met.bag} bag`] = fitOf(stage.combination, met).reasons;
+  const fitting = fittingStages(piece, met.nature, met.conditions);
+  return {
+    what: `stage ${at + 1} of ${stages.length}, ${writeCombination(stage.combination)}: ${reason}`,
+    mend: fitting === piece ? 'build it in another way, or on another bag' : `mark the stage ends: ${fitting.goal}`,
+    mends:
+      fitting === piece ? [] : [{ label: `Build it as ${fitting.goal}`, edit: (now) => changePiece(now, fitting) }],
+  };
+}
+
+function pieceFit(
+  met: Met,
+  piece: PieceOf<'combination'> | PieceOf<'build'>,
+): Pick<Finding, 'what' | 'mend' | 'mends'> | null {
+  for (const text of piece.kind === 'build' ? goalTexts(piece) : [piece.text]) {
+    const read = readStored(text);
+    if (!read.ok) continue;
+    const fit = fitOf(read.value, met);
+    if (fit.verdict === 'fits') continue;
+    const adapted = fit.adapted && writeCombination(fit.adapted);
+    return {
+      what: fit.reasons[0] ?? `not for the ${met.bag} bag`,
+      mend: adapted ? `take ${adapted}` : (fit.reasons[1] ?? 'take another bag'),
+      mends: adapted ? [take(piece, adapted)] : [],
+    };
+  }
+  return piece.kind === 'build' ? stageFinding(met, piece) : null;
+}
+
+/** A rhythm where there is no board to rebound from, or an elbow that the school does not allow. */
+function rhythmFinding(
+  { nature, conditions }: Met,
+  piece: PieceOf<'rhythm'>,
+): Pick<Finding, 'what' | 'mend' | 'mends'> | null {
+  if (!nature.rhythm)
+    return {
+      what: `a rhythm counts the rebounds of a board, and the ${nature.name} bag has none`,
+      mend: 'put the round on the speed bag, or write straights',
+      mends: [],
+    };
+  if (!piece.elbow || conditions.schools?.ballTricks) return null;
+  return {
+    what: 'elbows on the speed bag are a trick that this school leaves out',
+    mend: 'write schools: ball-tricks yes, or leave the elbow out',
+    mends: [
+      {
+        label: 'Leave the elbow out',
+        edit: (now) => {
+          const { elbow: _, ...plain } = piece;
+          return changePiece(now, plain);
+        },
+      },
+    ],
+  };
+}
+
+/** What would help a piece that fits: a cover after a hard straight at a ball. */
+function offerFindings(met: Met, piece: Piece): Pick<Finding, 'what' | 'mend' | 'mends'> | null {
+  const read = piece.kind === 'combination' ? readStored(piece.text) : null;
+  const offers = read?.ok ? fitOf(read.value, met).offers : [];
+  const [first] = offers;
+  if (!first || piece.kind !== 'combination') return null;
+  const texts = offers.map(({ combination }) => writeCombination(combination));
+  return { what: first.what, mend: `take ${texts.join(' or ')}`, mends: texts.map((text) => take(piece, text)) };
+}
+
+/** Whether a combination goes straight in without going round: a step in, or one under a strike, and no step aside. */
+function walksIn({ items }: Combination): boolean {
+  let inward = false;
+  let aside = false;
+  const visit = (each: Item): void => {
+    if (each.kind === 'move' && !each.feint) {
+      const { distance, family, circles, mirror, marked } = moveKind(each.id);
+      if (family !== 'feet') return;
+      inward ||= distance === 'joins';
+      aside ||= circles === true || mirror !== null || marked === true;
+    } else if (each.kind === 'pair') each.moves.forEach(visit);
+    else if (each.kind === 'group') each.items.forEach(visit);
+    else if (each.kind === 'turns') each.options.flat().forEach(visit);
+  };
+  items.forEach(visit);
+  return inward && !aside;
+}
+
+/** Left and right round the bag in place of in and out. */
+function roundTheBag(combination: Combination): Combination {
+  const changed = mapMoves(combination, (each: Move) => {
+    const { family, distance } = moveKind(each.id);
+    if (family !== 'feet' || each.feint) return each;
+    return distance === 'joins' ? move('step-left') : distance === 'parts' ? move('step-right') : each;
+  });
+  const goesBack = changed.items.some((item) => item.kind === 'move' && item.id === 'step-right');
+  return goesBack ? changed : { ...changed, items: [...changed.items, move('step-right')] };
+}
+
+/** Beginners who walk straight into a bag that swings (trade page, section 7). */
+function walkingIn({ nature, conditions }: Met, piece: Piece): Pick<Finding, 'what' | 'mend' | 'mends'> | null {
+  if (!nature.hangs || conditions.level !== 'beginner' || (piece.kind !== 'combination' && piece.kind !== 'build'))
+    return null;
+  const text = piece.kind === 'build' ? goalTexts(piece)[0] : piece.text;
+  const read = text === undefined ? null : readStored(text);
+  if (!read?.ok || !walksIn(read.value)) return null;
+  const aside = writeCombination(roundTheBag(read.value));
+  return {
+    what: 'beginners walk straight into the hung bag here: it swings in on them',
+    mend: `work left and right round it: ${aside}`,
+    mends: [take(piece, aside)],
+  };
+}
+
+const strikes = (piece: Piece): boolean =>
+  piece.kind === 'combination' || piece.kind === 'build' || piece.kind === 'rhythm';
+
+/** Everything about a piece on the bag that it is done on, where no lanes adapt it. */
+export function bagFindings({ sheet }: Checked, places: readonly Place[], coach: Schools): Finding[] {
+  const scheme = schemeOrSix(sheet.numbers);
+  return places.flatMap(({ block, name }): Finding[] => {
+    const met = bagOf(sheet, block, coach);
+    if (!met) return [];
+    return block.pieces.filter(strikes).flatMap((piece): Finding[] => {
+      const about = {
+        where: `${name}, ${pieceName(piece, scheme)}`,
+        blockId: block.id,
+        pieceId: piece.id,
+      };
+      const found: Finding[] = [];
+      const misfit =
+        piece.kind === 'rhythm'
+          ? rhythmFinding(met, piece)
+          : piece.kind === 'combination' || piece.kind === 'build'
+            ? pieceFit(met, piece)
+            : null;
+      if (misfit) found.push({ level: 'warning', kind: 'bag', ...about, ...misfit });
+      const walking = walkingIn(met, piece);
+      if (walking) found.push({ level: 'note', kind: 'walking in', ...about, ...walking });
+      const offer = misfit ? null : offerFindings(met, piece);
+      if (offer) found.push({ level: 'note', kind: 'offer', ...about, ...offer });
+      return found;
+    });
+  });
+}
+
+/** Whether any bag of a sheet's rounds takes something to the body, so that advice to hit it makes sense. */
+export function takesBody(sheet: Sheet, coach: Schools): boolean {
+  const schools = schoolsOf(sheet, coach);
+  return sheet.blocks.some((block) => {
+    if (block.kind !== 'round') return false;
+    const lanes = isOnLanes(block) ? lanesOf(sheet, coach).map(({ nature }) => nature) : [];
+    const natures = lanes.length > 0 ? lanes : [natureOf(block.bag ?? sheet.bag, sheet.ownBags)];
+    return natures.some(
+      (nature) =>
+        nature?.targets.includes('body') || (nature?.bodyBySchool && schools.bodyOnDoubleEnd === 'lower cord'),
+    );
+  });
+}

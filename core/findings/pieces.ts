@@ -1,0 +1,182 @@
+import { sayFault } from '../fault';
+import { isStrike } from '../moves/move';
+import { studyOf } from '../mechanics/study-of';
+import { fitBuild } from '../adapting/build-fit';
+import { sayClock } from '../clock-text';
+import type { Leaf } from '../timeline/leaf';
+import { stretchBlock, stretchLastPiece } from '../timeline/stretch';
+import type { Piece } from '../sheet/schema';
+import { fillsHalf, isMirrored, perRound, pieceLength, piecesLength, stagesOf, textsOf } from '../timeline/stages';
+import { readStored } from '../notation/stored';
+import { sayMends, type Finding, type Mend, type Place } from './finding';
+
+/** Text that cannot be read as a combination. */
+export function unreadFindings(place: Place, piece: Piece): Finding[] {
+  const read = textsOf(piece)
+    .map(readStored)
+    .find((each) => !each.ok);
+  if (!read || read.ok) return [];
+  const shown = read.fault.read ? `"${read.fault.read.slice(0, 40)}" cannot be read` : 'there is nothing to read';
+  return [
+    {
+      level: 'error',
+      kind: 'unread',
+      where: place.name,
+      what: `${shown}: ${sayFault(read.fault)}`,
+      mend: 'type the combination again',
+      blockId: place.block.id,
+      pieceId: piece.id,
+      mends: [],
+    },
+  ];
+}
+
+function newStrikes(combination: Leaf['combination'], added: readonly number[]): number {
+  if (!combination) return 0;
+  const listed = studyOf(combination, 'orthodox').turns[0]?.walk.steps.flatMap(({ step }) => step.content) ?? [];
+  return added.filter((index) => {
+    const content = listed[index];
+    return content?.kind === 'move' ? isStrike(content) : content !== undefined;
+  }).length;
+}
+
+/** Builds of kinds that grow by a strike at a time; the others add more by their nature. */
+const addsOne: ReadonlySet<string> = new Set(['ladder', 'backward', 'pyramid', 'join']);
+
+/** A build against its rounds and its time, and stages that add more than one strike. */
+export function buildFindings(place: Place, piece: Piece): Finding[] {
+  if (piece.kind !== 'build') return [];
+  const { block } = place;
+  const stages = stagesOf(piece);
+  const here = { where: place.name, blockId: block.id, pieceId: piece.id, mends: [] };
+  const times = block.times ?? 1;
+  const rounds = `${times} ${times === 1 ? 'round' : 'rounds'}`;
+  const found: Finding[] = [];
+  if (stages.length === 0 && textsOf(piece).every((text) => readStored(text).ok))
+    found.push({
+      ...here,
+      level: 'error',
+      kind: 'no stages',
+      what: 'this build comes to no stage: a build by amount needs one slot that grows',
+      mend: 'write for example any 2-5',
+    });
+  if (perRound(piece) && stages.length > times) {
+    const { ways } = fitBuild(block, piece);
+    found.push({
+      ...here,
+      level: 'error',
+      kind: 'stages and rounds',
+      what: `${stages.length} stages, but ${rounds}`,
+      mend: sayMends(ways),
+      mends: ways,
+    });
+  }
+  if (perRound(piece) && stages.length < times && stages.length > 0)
+    found.push({
+      ...here,
+      level: 'note',
+      kind: 'rounds left',
+      what: `${rounds}, but ${stages.length} ${stages.length === 1 ? 'stage' : 'stages'}`,
+      mend: 'the last stage stays for the rounds that are left',
+    });
+  if (perRound(piece) && piecesLength(block) >= (block.ms ?? 0))
+    found.push({
+      ...here,
+      level: 'error',
+      kind: 'no time for the build',
+      what: `no time is left for the build: the other pieces take ${sayClock(piecesLength(block))}, the round is ${sayClock(block.ms ?? 0)}`,
+      mend: 'make the other pieces shorter',
+    });
+  if (!addsOne.has(piece.build)) return found;
+  stages.forEach((stage, index) => {
+    const fresh = index > 0 ? newStrikes(stage.combination, stage.added) : 0;
+    if (fresh > 1)
+      found.push({
+        ...here,
+        level: 'note',
+        kind: 'strikes at once',
+        what: `stage ${index + 1} adds ${fresh} strikes at once`,
+        mend: 'move the stage end, or leave it if the class is ready',
+      });
+  });
+  return found;
+}
+
+/** Pieces that do not add up to their block. */
+export function lengthFindings(place: Place): Finding[] {
+  const { block, name } = place;
+  if (block.ms === null || block.pieces.length === 0 || block.pieces.some(perRound)) return [];
+  if (isMirrored(place.sheet, block) && fillsHalf(block)) return [];
+  const pieces = piecesLength(block);
+  const apart = pieces - block.ms;
+  if (apart === 0) return [];
+  const last = block.pieces.at(-1);
+  const build = block.pieces.find((piece) => piece.kind === 'build');
+  const mends: Mend[] = build?.kind === 'build' ? [...fitBuild(block, build).ways] : [];
+  if (mends.length === 0)
+    mends.push({
+      label: `Make the ${block.kind} ${sayClock(pieces)}`,
+      edit: (sheet) => stretchBlock(sheet, block.id, pieces),
+    });
+  if (last && last.kind !== 'build' && pieceLength(last) - apart >= 1000)
+    mends.unshift({
+      label: `Make the last piece ${sayClock(pieceLength(last) - apart)}`,
+      edit: (sheet) => stretchLastPiece(sheet, block.id),
+    });
+  const count = build?.kind === 'build' ? stagesOf(build).length : 0;
+  const stages = `${count} ${count === 1 ? 'stage' : 'stages'}`;
+  const what =
+    count === 0
+      ? 'the pieces take'
+      : block.pieces.length > 1
+        ? `${stages} and the other pieces take`
+        : `${stages} take`;
+  return [
+    {
+      level: 'error',
+      kind: 'length',
+      where: name,
+      what: `${what} ${sayClock(pieces)}, but the ${block.kind} is ${sayClock(block.ms)}: ${sayClock(Math.abs(apart))} too ${apart > 0 ? 'long' : 'short'}`,
+      mend: sayMends(mends),
+      blockId: block.id,
+      mends,
+    },
+  ];
+}
+
+/** A call of the coach's that would fall behind its block. */
+export function sayFindings({ block, name }: Place): Finding[] {
+  return (block.says ?? [])
+    .filter(({ atMs }) => block.ms !== null && atMs >= block.ms)
+    .map(({ words, atMs }) => ({
+      level: 'error',
+      kind: 'call outside',
+      where: name,
+      what: `"${words}" is called at ${sayClock(atMs)}, but the ${block.kind} is ${sayClock(block.ms ?? 0)}`,
+      mend: 'call it earlier',
+      blockId: block.id,
+      mends: [],
+    }));
+}
+
+/** A combination or goal that sticks at a seam. */
+export function seamFindings(place: Place, piece: Piece): Finding[] {
+  const [text] = textsOf(piece);
+  const read = text === undefined ? null : readStored(text);
+  if (!read?.ok || (piece.kind !== 'combination' && piece.kind !== 'build')) return [];
+  const studied = studyOf(read.value, place.sheet.stance, piece.nonStop ?? false);
+  const seam = studied.turns.flatMap((turn) => turn.seams).find((each) => each.level === 'warning');
+  if (!seam) return [];
+  return [
+    {
+      level: 'warning',
+      kind: 'seam',
+      where: place.name,
+      what: seam.reason,
+      mend: 'open the piece and take one of the repairs at the mark on the staff',
+      blockId: place.block.id,
+      pieceId: piece.id,
+      mends: [],
+    },
+  ];
+}

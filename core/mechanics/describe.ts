@@ -1,0 +1,52 @@
+import { fullMoveName } from '../moves/move';
+import { isWorthSaying, type KickSchool } from './seams';
+import type { Study } from './study';
+import type { Combination, Item } from '../notation/combination';
+import { writeSlot } from '../notation/write';
+
+function describeItem(item: Item): string {
+  switch (item.kind) {
+    case 'move':
+      return fullMoveName(item);
+    case 'pair':
+      return item.moves.map((move) => fullMoveName(move)).join(' together with ');
+    case 'slot':
+      return `${writeSlot(item)}, left to the athlete`;
+    case 'freestyle':
+      return 'freestyle, all left to the athlete';
+    case 'group':
+      return item.times > 1
+        ? `${item.times} times: ${item.items.map(describeItem).join(', ')}; end of group`
+        : item.items.map(describeItem).join(', ');
+    case 'turns':
+      return `taking turns: ${item.options.map((option) => option.map(describeItem).join(', ')).join('; or ')}; end of turns`;
+  }
+}
+
+/**
+ * The whole staff in words, for those who do not see it: moves in order, what is new, and where it sticks.
+ * @example describeCombination(combination) // "jab, cross, lead hook to the body. Flows throughout."
+ */
+export function describeCombination(
+  combination: Combination,
+  added: readonly number[] = [],
+  study: Study | null = null,
+  school: KickSchool = 'opposite',
+): string {
+  const moves = combination.items.map(describeItem).join(', ');
+  const fresh =
+    added.length > 0
+      ? ` New: ${added.length === 1 ? `move ${(added[0] ?? 0) + 1}` : `moves ${added.map((index) => index + 1).join(', ')}`}.`
+      : '';
+  if (!study) return `${moves}.${fresh}`;
+  const stuck = [
+    ...new Set(
+      study.turns.flatMap((turn) =>
+        turn.seams
+          .filter((seam) => isWorthSaying(seam, school))
+          .map((seam) => `after move ${seam.after + 1}${seam.loop ? ', back to the beginning' : ''}: ${seam.reason}`),
+      ),
+    ),
+  ];
+  return `${moves}.${fresh} ${stuck.length > 0 ? stuck.map((each) => `${each}.`).join(' ') : 'Flows throughout.'}`;
+}

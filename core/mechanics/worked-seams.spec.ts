@@ -1,0 +1,194 @@
+import { readCombination } from '../notation/read';
+import type { Combination } from '../notation/combination';
+import { describeCombination } from './describe';
+import { paceOf, sayEffort } from './effort';
+import { study } from './study';
+import { studyOf } from './study-of';
+import type { LoopSettings } from './seams';
+
+/*
+ * Rules 1 to 9 and the times of the trade page, section 4, worked by hand, one line for each branch of a rule. Verdicts, times
+ * and levels are the page's; the reasons are our words for them.
+ */
+function combinationOf(text: string): Combination {
+  const read = readCombination(text);
+  if (!read.ok) throw new Error(`${text}: ${read.fault.what}`);
+  return read.value;
+}
+
+const seamsOfText = (text: string, loop?: LoopSettings) =>
+  study(combinationOf(text), loop ? { loop } : {}).turns[0]?.seams ?? [];
+
+/** The first seam of a text: rule, text, verdict, milliseconds, level, reason. */
+const first: readonly (readonly [number, string, string, number, string, string])[] = [
+  [1, '1 switch', 'turned', 0, 'note', 'the feet trade places here: later numbers swap hands'],
+  [1, 'tp 1+shift', 'turned', 0, 'note', 'the feet trade places here: later numbers swap hands'],
+  [2, 'tp 3', 'step', 250, 'warning', 'lead hook needs a step in: the bag is out of reach here'],
+  [2, 'push 6', 'step', 250, 'warning', 'rear uppercut needs a step in: the bag is out of reach here'],
+  [2, 'out 5b', 'step', 250, 'warning', 'lead uppercut to the body needs a step in: the bag is out of reach here'],
+  [2, '1+out 3', 'step', 250, 'warning', 'lead hook needs a step in: the bag is out of reach here'],
+  [3, 'tp in+3', 'smooth', 0, 'none', 'the hips are even after the teep'],
+  [3, 'tp 1', 'smooth', 0, 'none', 'the hips are even after the teep'],
+  [3, '3 sl-l', 'smooth', 0, 'none', 'lead slip can follow anything'],
+  [3, '3 sq', 'smooth', 0, 'none', 'squat can follow anything'],
+  [3, '3 wait', 'smooth', 0, 'none', 'wait can follow anything'],
+  [3, '3 ft 1', 'smooth', 0, 'none', 'feint jab can follow anything'],
+  [3, '3 any 1', 'smooth', 0, 'none', 'the athlete chooses what follows'],
+  [3, 'any 1 3', 'smooth', 0, 'none', 'the athlete arranges what comes before'],
+  [3, 'in 3', 'smooth', 0, 'none', 'both sides are ready after step in'],
+  [3, 'sq 2', 'smooth', 0, 'none', 'both sides are ready after squat'],
+  [3, 'ft 1 3', 'smooth', 0, 'none', 'both sides are ready after jab'],
+  [3, '1+switch 3', 'smooth', 0, 'none', 'both sides are ready after the change of stance'],
+  [4, '1 rear kick', 'smooth', 0, 'none', 'rear body kick comes easily after the lead hand'],
+  [4, '2 lead kick', 'smooth', 0, 'none', 'lead body kick comes easily after the rear hand'],
+  [4, '3 rear knee', 'smooth', 0, 'none', 'rear knee comes easily after the lead hand'],
+  [4, '2 rear kick', 'step', 250, 'note', 'rear body kick on the same side as the hand before it takes a small step'],
+  [4, 'kick kick', 'reload', 150, 'warning', 'the rear leg has to come down and wind up again'],
+  [4, 'kick lead kick', 'smooth', 0, 'none', 'the other leg is free'],
+  [4, 'check-l rear kick', 'smooth', 0, 'none', 'the checking leg comes back ready for it'],
+  [4, 'check-l rear knee', 'smooth', 0, 'none', 'the checking leg comes back ready for it'],
+  [4, 'check-l lead teep', 'smooth', 0, 'none', 'the checking leg comes back ready for it'],
+  [4, 'check-l lead kick', 'step', 250, 'warning', 'after a lead check lead body kick needs a small step first'],
+  [4, 'check-l rear teep', 'step', 250, 'warning', 'after a lead check rear teep needs a small step first'],
+  [4, 'check-r lead kick', 'smooth', 0, 'none', 'a leg follows a defence freely'],
+  [4, 'sl-l kick', 'smooth', 0, 'none', 'a leg follows a defence freely'],
+  [5, 'kick 2', 'smooth', 0, 'none', 'the hips are even after the body kick'],
+  [5, 'push 2', 'smooth', 0, 'none', 'the hips are even after the push'],
+  [6, 'sl-r 1', 'smooth', 0, 'none', 'the jab needs no winding up'],
+  [6, 'sl-l 3', 'smooth', 0, 'none', 'the slip loads the lead side'],
+  [6, 'sl-r 2', 'smooth', 0, 'none', 'the slip loads the rear side'],
+  [6, 'sl-r 3', 'reload', 150, 'warning', 'the slip loads the rear side, and lead hook comes from the lead one'],
+  [6, 'block-l 4', 'smooth', 0, 'none', 'the block loads the rear side'],
+  [6, 'block-r 3', 'smooth', 0, 'none', 'the block loads the lead side'],
+  [6, 'block-r 2', 'reload', 150, 'warning', 'the block loads the lead side, and cross comes from the rear one'],
+  [6, 'pull 4', 'smooth', 0, 'none', 'the pull back loads the rear side'],
+  [6, 'cover 3', 'smooth', 0, 'none', 'the cover loads the lead side'],
+  [6, 'check-l 2', 'smooth', 0, 'none', 'the check loads the rear side'],
+  [7, '1 1b', 'smooth', 0, 'none', 'the jab may come at any time'],
+  [8, '3 bf', 'smooth', 0, 'none', 'the turn of the hook comes straight back'],
+  [8, 'bf 3', 'reload', 150, 'warning', 'lead hook straight after back fist: nothing winds up the lead side again'],
+  [8, '1 3', 'reload', 80, 'none', 'a double with the lead hand: quick, with less behind the second'],
+  [8, '3 3b', 'reload', 80, 'none', 'a double with the lead hand: quick, with less behind the second'],
+  [8, '2 2', 'reload', 150, 'warning', 'cross straight after cross: nothing winds up the rear side again'],
+  [8, '3 5', 'reload', 150, 'warning', 'lead uppercut straight after lead hook: nothing winds up the lead side again'],
+  [9, '1 2', 'smooth', 0, 'none', 'the turn of one side loads the other'],
+];
+
+describe('the rules of seams, worked by hand', () => {
+  for (const [rule, text, verdict, cost, level, reason] of first)
+    it(`rule ${rule}: ${text}`, () => {
+      const [seam] = seamsOfText(text);
+      expect(seam).toEqual(jasmine.objectContaining({ after: 0, loop: false, verdict, cost, level, reason }));
+      expect(seam?.stuck).toBe(level === 'warning');
+    });
+
+  it('the bag stays apart until somebody steps in or strikes', () => {
+    expect(seamsOfText('tp wait 3').map(({ verdict }) => verdict)).toEqual(['smooth', 'step', 'step']);
+    expect(seamsOfText('tp 1 3').map(({ verdict }) => verdict)).toEqual(['smooth', 'reload', 'step']);
+    expect(seamsOfText('tp 1 4')[1]?.verdict).toBe('smooth');
+  });
+
+  it('the loop: a note with a breath, a warning without, stuck either way; one move is free', () => {
+    const [, breath] = seamsOfText('2 4');
+    expect(breath).toEqual(jasmine.objectContaining({ after: 1, loop: true, level: 'note', cost: 150, stuck: true }));
+    const [, without] = seamsOfText('2 4', { nonStop: true, otherStance: 'carry on mirrored' });
+    expect(without).toEqual(jasmine.objectContaining({ level: 'warning', cost: 150, stuck: true }));
+    expect(seamsOfText('4', { nonStop: true, otherStance: 'carry on mirrored' })).toEqual([
+      {
+        after: 0,
+        loop: true,
+        verdict: 'smooth',
+        cost: 0,
+        level: 'none',
+        reason: 'one move repeats freely',
+        stuck: false,
+      },
+    ]);
+  });
+
+  it('the loop from the other stance: carried on mirrored, or changed back first', () => {
+    const reason = 'the jab may come at any time; it carries on mirrored';
+    expect(seamsOfText('1 2+switch').at(-1)).toEqual(
+      jasmine.objectContaining({ loop: true, level: 'note', stuck: false, cost: 0 }),
+    );
+    expect(seamsOfText('1 switch 2').at(-1)).toEqual(jasmine.objectContaining({ loop: true, reason, level: 'note' }));
+    expect(seamsOfText('1 switch 2', { nonStop: false, otherStance: 'reset' }).at(-1)).toEqual(
+      jasmine.objectContaining({
+        verdict: 'turned',
+        cost: 0,
+        reason: 'it ends in the other stance: change back before the next one',
+        level: 'note',
+        stuck: false,
+      }),
+    );
+  });
+});
+
+describe('a combination in words', () => {
+  const say = (text: string, added?: readonly number[]): string => describeCombination(combinationOf(text), added);
+
+  it('names moves, pairs, groups, turns and what is left to the athlete', () => {
+    expect(say('1 2 3b')).toBe('jab, cross, lead hook to the body.');
+    expect(say('in+2')).toContain(' together with cross.');
+    expect(say('(1 2)x3 4')).toBe('3 times: jab, cross; end of group, rear hook.');
+    expect(say('any 1 2')).toBe('any 1, left to the athlete, cross.');
+    expect(say('freestyle')).toBe('freestyle, all left to the athlete.');
+    expect(say('1 [2 / 3]')).toBe('jab, taking turns: cross; or lead hook; end of turns.');
+  });
+
+  it('names what is new, one move or several', () => {
+    expect(say('1 2 3', [2])).toBe('jab, cross, lead hook. New: move 3.');
+    expect(say('1 2 3', [0, 2])).toBe('jab, cross, lead hook. New: moves 1, 3.');
+  });
+
+  it('says where it sticks, the way back to the beginning included, or that it flows', () => {
+    const judged = (text: string, school: 'opposite' | 'same' = 'opposite'): string =>
+      describeCombination(combinationOf(text), [], study(combinationOf(text)), school);
+    expect(judged('1 2 3 2')).toBe('jab, cross, lead hook, cross. Flows throughout.');
+    expect(judged('2 4')).toBe(
+      'cross, rear hook. after move 1: rear hook straight after cross: nothing winds up the rear side again. ' +
+        'after move 2, back to the beginning: cross straight after rear hook: nothing winds up the rear side again.',
+    );
+    expect(judged('1 2 lk')).toContain('after move 2: rear low kick on the same side');
+    expect(judged('1 2 lk', 'same')).toContain('Flows throughout.');
+  });
+});
+
+/* Trade page, section 4: words and their paces; a per cent lies on the line through 0.8 at 50 and 1.45 at 100. */
+describe('effort of a combination', () => {
+  it('has its pace by word and by per cent, and never falls under 0.4', () => {
+    expect([paceOf('easy'), paceOf('steady'), paceOf('strong'), paceOf('all-out')]).toEqual([0.8, 1, 0.9, 1.45]);
+    expect(paceOf(50)).toBeCloseTo(0.8, 12);
+    expect(paceOf(75)).toBeCloseTo(1.125, 12);
+    expect(paceOf(100)).toBeCloseTo(1.45, 12);
+    expect(paceOf(30)).toBeCloseTo(0.54, 12);
+    expect(paceOf(10)).toBe(0.4);
+  });
+
+  it('gives way to what the piece is about', () => {
+    expect([paceOf('easy', 'speed'), paceOf(100, 'technique'), paceOf('steady', 'power')]).toEqual([1.3, 0.6, 0.9]);
+  });
+
+  it('is said as it is written', () => {
+    expect([sayEffort('all-out'), sayEffort(70)]).toEqual(['all-out', '70 %']);
+  });
+});
+
+describe('a study that is remembered', () => {
+  it('is the same for the same combination, stance and loop, and made anew for each other', () => {
+    const [one, again] = [combinationOf('2 4'), combinationOf('2 4')];
+    const kept = studyOf(one, 'orthodox');
+    expect(studyOf(one, 'orthodox')).toBe(kept);
+    expect(kept).toEqual(study(one, { stance: 'orthodox' }));
+    const others = [
+      studyOf(again, 'orthodox'),
+      studyOf(one, 'southpaw'),
+      studyOf(one, 'orthodox', true),
+      studyOf(one, 'orthodox', false, 'reset'),
+    ];
+    for (const other of others) expect(other).not.toBe(kept);
+    expect(others[1]).toEqual(study(one, { stance: 'southpaw' }));
+    expect(others[2]?.turns[0]?.seams.at(-1)?.level).toBe('warning');
+    expect(kept.turns[0]?.seams.at(-1)?.level).toBe('note');
+  });
+});

@@ -1,0 +1,88 @@
+import { callNature, type CallKind } from '../sheet/call-kinds';
+import type { Milliseconds, SessionTime } from '../units';
+import type { Saying } from './saying';
+import type { SoundKind } from './sounds';
+
+/** A short form is worth this share of the full one. */
+export const shortWorth = 0.8;
+
+/** What the coach has locked goes before everything but the bell. */
+export const lockedWorth = 5000;
+
+/** A word of a call with its own moment, from the call's beginning. */
+export interface Part extends Saying {
+  readonly at: Milliseconds;
+}
+
+/** Words with the time they take. */
+export interface Phrase extends Saying {
+  readonly form: 'full' | 'short';
+  readonly ms: Milliseconds;
+  /** Where its words keep a time of their own: a long combination in parts, or strike by strike. */
+  readonly parts?: readonly Part[];
+}
+
+/** Something that would be good to say, and when it still is. */
+export interface Candidate {
+  /** The same from one working out to the next, so that a coach's change stays with it. */
+  readonly key: string;
+  readonly kind: CallKind;
+  /** The full form first, then the short one where there is one. */
+  readonly phrases: readonly Phrase[];
+  /** It begins no earlier … */
+  readonly from: SessionTime;
+  /** … and has ended by then. */
+  readonly until: SessionTime;
+  /** What sounds with it. */
+  readonly sound?: SoundKind;
+  /** Locked by the coach at its moment … */
+  readonly locked?: true;
+  /** … which lies in this window. */
+  readonly opens?: SessionTime;
+  readonly closes?: SessionTime;
+}
+
+/** Something that is said. */
+export interface Call extends Saying {
+  readonly key: string;
+  readonly at: SessionTime;
+  readonly kind: CallKind;
+  readonly form: 'full' | 'short';
+  readonly ms: Milliseconds;
+  readonly parts?: readonly Part[];
+  readonly sound?: SoundKind;
+  /** Its window: it may be moved inside, and not at all where it is as long as the call. */
+  readonly opens: SessionTime;
+  readonly closes: SessionTime;
+}
+
+/** Something that is not said, and why. */
+export interface Dropped {
+  readonly key: string;
+  readonly kind: CallKind;
+  readonly say: string;
+  readonly why: string;
+  /** When it would have been said at the earliest. */
+  readonly opens: SessionTime;
+}
+
+/** What a kind of call is worth. */
+export const worthOfKind = (kind: CallKind): number => callNature(kind).worth;
+
+/** Whether a call may be moved: its window is longer than it is itself. `isMovable({ opens: 0, closes: 4000, ms: 700 })` → `true` */
+export function isMovable({ opens, closes, ms }: Pick<Call, 'opens' | 'closes' | 'ms'>): boolean {
+  return closes - opens > ms;
+}
+
+/** Between two calls (house value, trade page, section 9). */
+export const leastGap: Milliseconds = 300;
+
+/** How fast words are spoken (house value 165 a minute, trade page, section 9). */
+const wordsPerMinute = 165;
+export const bellMs: Milliseconds = 1000;
+
+/** Time that words take to say, by the speaking rate. `spokenLength('one, two, three body')` → `1455` */
+export function spokenLength(words: string): Milliseconds {
+  const count = words.split(/[\s-]+/).filter((word) => /[\p{L}\p{N}]/u.test(word)).length;
+  return Math.round((Math.max(1, count) * 60_000) / wordsPerMinute);
+}

@@ -1,0 +1,132 @@
+import { numberWord } from '../number-words';
+import type { Leaf } from '../timeline/leaf';
+import type { Pass } from '../timeline/passes';
+import { blockWords } from '../timeline/names';
+import type { Milliseconds, SessionTime } from '../units';
+import type { Candidate } from './call';
+import { makerFor, type Maker } from './candidate';
+import { leafPlace } from './leaf-calls';
+import type { CallOptions } from './options';
+import { plain } from './saying';
+import { worded, type Speech, type Words } from './speech';
+
+/** A time is not called later than this (house value). */
+const lateTime: Milliseconds = 4000;
+/** Which time left is told in a round of which length (trade page, section 9; the lengths are house values). */
+const timesLeft: readonly (readonly [seconds: number, least: Milliseconds, most: Milliseconds])[] = [
+  [120, 270_000, Infinity],
+  [60, 120_000, Infinity],
+  [30, 60_000, Infinity],
+  [15, 30_000, 60_000],
+];
+/** From this length on the last ten seconds are told, and a piece is led out (house values; the trade page names 30 s). */
+const tenFrom: Milliseconds = 20_000;
+const ledOutFrom: Milliseconds = 30_000;
+/** From this length on half of a round, and of any other work, is told (house values). */
+const halfFrom: Milliseconds = 120_000;
+const halfOfBlockFrom: Milliseconds = 60_000;
+/** From this length on a round is cheered (house value). */
+const cheerFrom: Milliseconds = 120_000;
+/** How long before a change the next exercise is named (house value). */
+const nextLead: Milliseconds = 12_000;
+
+/** The name of a pass that stays when its time changes. */
+export function passPlace(pass: Pass): string {
+  const [leaf] = pass.leaves;
+  return leaf ? `${leafPlace(leaf)} pass` : 'pass';
+}
+
+function sayTime(seconds: number, speech: Speech): Words {
+  if (seconds === 60) return worded(speech, 'one minute left');
+  if (seconds % 60 === 0) return worded(speech, 'minutes left', { minutes: plain(numberWord(seconds / 60)) });
+  return worded(speech, 'seconds left', { seconds: plain(numberWord(seconds)) });
+}
+
+/** Counts down to a moment, a call for each number. */
+export function countDown(end: SessionTime, from: number, make: Maker): Candidate[] {
+  return Array.from({ length: from }, (_, at) =>
+    make.exactly('count', end - (from - at) * 1000, plain(numberWord(from - at)), 'count'),
+  );
+}
+
+/** The count that leads out of a pass, where it has the time: of work, and of whatever stands before a round. */
+export function countOut(pass: Pass, next: Pass | undefined, make: Maker, options: CallOptions): Candidate[] {
+  const { countFrom, blockClock } = options;
+  const counted = pass.isRound || next?.isRound === true || (pass.isWork && blockClock === 'all');
+  return counted && pass.end - pass.at > countFrom * 1000 + 1000 ? countDown(pass.end, countFrom, make) : [];
+}
+
+/** Long pieces are led out before the next one; the last of a pass is counted out with it. */
+export function leadOuts(pass: Pass, make: Maker, { leadOut, speech, blockClock }: CallOptions): Candidate[] {
+  if (leadOut === 'nothing' || (!pass.isRound && blockClock === 'names')) return [];
+  return pass.leaves.slice(0, -1).flatMap((leaf): Candidate[] => {
+    const end = leaf.at + leaf.ms;
+    // A calls drill has its own words to the end.
+    if (leaf.ms < ledOutFrom || leaf.doing === 'change-over' || leaf.doing === 'calls') return [];
+    if (leadOut === 'three') return countDown(end, 3, make);
+    return [make.exactly('count', end - 10_000, worded(speech, 'ten seconds').full, 'ten'), ...countDown(end, 5, make)];
+  });
+}
+
+/** What belongs to a round's clock: the bell, ten seconds, time left, half of it, a word of praise. */
+export function roundClock(pass: Pass, make: Maker, cheered: number, { speech }: CallOptions): Candidate[] {
+  const length = pass.end - pass.at;
+  const out: Candidate[] = [make.bell(pass.at, 'start bell')];
+  if (length >= tenFrom) out.push(make.exactly('count', pass.end - 10_000, worded(speech, 'ten seconds').full, 'ten'));
+  const timed = (at: SessionTime, words: Words): Candidate => make.within('time', at, at + lateTime, words);
+  for (const [seconds, least, most] of timesLeft)
+    if (length >= least && length < most) out.push(timed(pass.end - seconds * 1000, sayTime(seconds, speech)));
+  if (length >= halfFrom && length / 2 !== 60_000) out.push(timed(pass.at + length / 2, worded(speech, 'half way')));
+  const cheer = speech.cheers[cheered % Math.max(1, speech.cheers.length)];
+  if (length >= cheerFrom && cheer)
+    out.push(make.within('cheer', pass.at + length * 0.35, pass.at + length * 0.5, { full: plain(cheer) }));
+  return out;
+}
+
+const isExercise = ({ doing, words }: Leaf): boolean => doing === 'words' && words !== null && words !== '';
+
+/** The next exercise by its name, shortly before it begins; a pause between says it itself. */
+function nextExercises(pass: Pass, make: Maker, { speech }: CallOptions): Candidate[] {
+  return pass.leaves.slice(1).flatMap((leaf, at): Candidate[] => {
+    const before = pass.leaves[at];
+    if (!before || before.doing === 'pause' || !isExercise(leaf) || before.ms < ledOutFrom) return [];
+    const words = worded(speech, 'next exercise', { exercise: plain(leaf.words ?? '') });
+    return [make.within('preview', leaf.at - nextLead, leaf.at - 3500, words)];
+  });
+}
+
+/** The clock of work outside rounds: half of it, the last ten seconds, what comes next; wordings of its own. */
+export function blockClock(pass: Pass, make: Maker, options: CallOptions): Candidate[] {
+  const { speech } = options;
+  if (options.blockClock === 'names') return [];
+  const length = pass.end - pass.at;
+  const [leaf] = pass.leaves;
+  const block = plain((leaf ? blockWords[leaf.block] : '').toLowerCase());
+  const half = pass.at + length / 2;
+  return [
+    ...(length >= halfOfBlockFrom
+      ? [make.within('time', half, half + lateTime, worded(speech, 'block half', { block }))]
+      : []),
+    ...(length >= tenFrom ? [make.exactly('count', pass.end - 10_000, worded(speech, 'block ten').full, 'ten')] : []),
+    ...nextExercises(pass, make, options),
+  ];
+}
+
+/** The bell that ends a round. */
+export function endBell(pass: Pass, { speech }: CallOptions): Candidate {
+  return makerFor(`${passPlace(pass)} end`, speech).bell(pass.end, 'end bell');
+}
+
+/** That a block of work is over, where no bell says so: before what follows is named. */
+export function blockEnd(pass: Pass, { speech }: CallOptions): Candidate {
+  const [leaf] = pass.leaves;
+  const block = plain(leaf ? blockWords[leaf.block] : '');
+  const { full } = worded(speech, 'block end', { block });
+  return makerFor(`${passPlace(pass)} end`, speech).exactly('time', pass.end, full);
+}
+
+/** That the session is over, once its last bell has rung. */
+export function sessionEnd(pass: Pass, { speech }: CallOptions): Candidate {
+  const make = makerFor(`${passPlace(pass)} session`, speech);
+  return make.within('time', pass.end, pass.end + 3 * lateTime, worded(speech, 'session end'));
+}

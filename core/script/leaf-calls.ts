@@ -1,0 +1,167 @@
+import { studyOf } from '../mechanics/study-of';
+import { numberWord } from '../number-words';
+import { drillLeadMs } from '../progressions/call-drill';
+import type { CallKind } from '../sheet/call-kinds';
+import type { Leaf } from '../timeline/leaf';
+import type { Milliseconds } from '../units';
+import { leastGap, type Candidate } from './call';
+import { makerFor, type Maker } from './candidate';
+import { differences, plainManner, type Manner } from './differences';
+import { earlyMoves, leafWords, passName } from './leaf-words';
+import type { CallOptions } from './options';
+import { capital, joined, plain } from './saying';
+import { sayCombination, sayTurns } from './say-combination';
+import { worded, type Speech, type Words } from './speech';
+import { strikeCalls } from './strikes';
+
+/** A new combination is still worth naming for this long after it began (house value). */
+const newFor: Milliseconds = 8000;
+/** A change of effort or manner, and one of hitter and holder, is worth saying for this long (house values). */
+const mannerFor: Milliseconds = 8000;
+const holdersFor: Milliseconds = 4000;
+/** A stage this long is reminded of its early part (house value). */
+const longStage: Milliseconds = 15_000;
+/** The coach's own call may be this late (house value). */
+const ownSlack: Milliseconds = 4000;
+/** What takes long to say may at least begin so much later (house value). */
+const longSlack: Milliseconds = 2500;
+/** Turns are said one after the other where that takes no longer than this many repetitions (trade page). */
+const turnsWithin = 2;
+
+/** The name of a leaf that stays when its time changes. */
+export function leafPlace(leaf: Leaf): string {
+  const { blockId, pieceId, round, stage, half } = leaf;
+  return [blockId, pieceId ?? '', round ?? '', stage?.number ?? '', half].join('/');
+}
+
+/** What a leaf is compared with. */
+export interface Context {
+  /** The work directly before it in the same pass. */
+  readonly before: Leaf | undefined;
+  /** The work before it wherever it stood, rests passed over. */
+  readonly lastWork: Leaf | undefined;
+}
+
+/** Whether a leaf goes on with what was done before it. */
+function sameWork(leaf: Leaf, before: Leaf | undefined): boolean {
+  return (
+    before?.blockId === leaf.blockId &&
+    before.round === leaf.round &&
+    before.doing === leaf.doing &&
+    leaf.doing === 'combination' &&
+    leaf.combination !== null &&
+    before.combination === leaf.combination
+  );
+}
+
+/** Work that names itself when it begins. */
+const isNamed = ({ doing }: Leaf): boolean => doing !== 'unplanned' && doing !== 'change-over' && doing !== 'pause';
+
+/** How a leaf's manner is compared: with the piece before it, or, at the beginning of a pass, with work where nothing is said. */
+function mannerBefore(leaf: Leaf, { before, lastWork }: Context): Manner {
+  if (before && before.doing !== 'pause') return before;
+  // A round is compared with the round before it, too: what is usual again is said once.
+  if (!lastWork || lastWork.block !== leaf.block) return plainManner;
+  const plainAgain = (key: 'effort' | 'focus' | 'nonStop'): boolean => leaf[key] === plainManner[key];
+  return {
+    effort: plainAgain('effort') ? lastWork.effort : plainManner.effort,
+    focus: plainAgain('focus') ? lastWork.focus : plainManner.focus,
+    nonStop: plainAgain('nonStop') ? lastWork.nonStop : plainManner.nonStop,
+    between: plainManner.between,
+  };
+}
+
+/** Length of one repetition of a leaf, breath left out; null where nothing is repeated. */
+function repetitionOf(leaf: Leaf): Milliseconds | null {
+  if (!leaf.combination) return null;
+  const { ms } = studyOf(leaf.combination, 'orthodox', leaf.nonStop, leaf.otherStance);
+  return ms > 0 ? ms / leaf.pace : null;
+}
+
+/** Where moves take turns and all of them take too long to say: the first now, each other one when its turn comes. */
+function turnByTurn(leaf: Leaf, make: Maker, speech: Speech, first: Candidate): Candidate[] {
+  const repetition = repetitionOf(leaf);
+  const turns = leaf.combination ? sayTurns(leaf.combination, speech) : [];
+  const [full] = first.phrases;
+  if (repetition === null || turns.length < 2 || !full) return [first];
+  const cycle = repetition + leaf.gapMs;
+  if (full.ms <= turnsWithin * cycle) return [first];
+  const [now, ...later] = turns;
+  if (!now) return [first];
+  const named = leaf.words ? joined([plain(leaf.words), now], ', ') : capital(now);
+  const { key } = first;
+  const opening = { ...make.within('new', first.from, first.until, { full: named, short: now }), key };
+  const rest = later.flatMap((combination, at): Candidate[] => {
+    const begin = leaf.at + (at + 1) * cycle - Math.min(leaf.gapMs, 1500);
+    const words = worded(speech, 'turn', { combination });
+    return begin + cycle <= leaf.at + leaf.ms ? [make.within('new', begin, begin + cycle, words)] : [];
+  });
+  return [opening, ...rest];
+}
+
+/** What is said when a leaf begins, where it is not what was done before; the block's name first, where it has none yet. */
+function beginning(leaf: Leaf, { before }: Context, make: Maker, speech: Speech): Candidate[] {
+  if (!isNamed(leaf)) return [];
+  if (sameWork(leaf, before)) {
+    if (!leaf.words || leaf.words === before?.words) return [];
+    return [make.within('new', leaf.at, leaf.at + newFor, { full: plain(`${leaf.words}.`) })];
+  }
+  const own = leafWords(leaf, speech);
+  const opens = before === undefined && leaf.block !== 'round' && leaf.block !== 'show';
+  const named: Words =
+    opens && (leaf.words || leaf.combination || leaf.title)
+      ? worded(speech, 'block begins', { block: passName(leaf), exercise: own.full })
+      : own;
+  const [firstCall] = leaf.drillCalls;
+  const lead = Math.min(drillLeadMs, (firstCall?.at ?? Infinity) - leastGap);
+  const until = leaf.at + (leaf.doing === 'calls' ? lead : newFor);
+  const made = make.within('new', leaf.at, until, named);
+  const longest = Math.max(...made.phrases.map(({ ms }) => ms));
+  // Before a drill's first call there is only its lead; anything else may begin a little later where it takes long.
+  const last = leaf.doing === 'calls' ? made.until : Math.max(made.until, made.from + longest + longSlack);
+  return turnByTurn(leaf, make, speech, { ...made, until: Math.min(leaf.at + leaf.ms, last) });
+}
+
+/** Calls inside a leaf: of its drill at their moment, and of the coach's own. */
+function innerCalls(leaf: Leaf, make: Maker): Candidate[] {
+  const drill = leaf.drillCalls.map(({ at, say, punches }) => {
+    const word = numberWord(punches);
+    const words = say === 'go' || say === word ? plain(say) : joined([plain(say), plain(word)], ', ');
+    return make.exactly('drill', leaf.at + at, words);
+  });
+  const own = leaf.says.map(({ at, words }) => {
+    const made = make.within('own', leaf.at + at, leaf.at + at + ownSlack, { full: plain(words) });
+    const longest = Math.max(...made.phrases.map(({ ms }) => ms));
+    return { ...made, until: Math.min(leaf.at + leaf.ms, Math.max(made.until, made.from + longest + longSlack)) };
+  });
+  return [...drill, ...own];
+}
+
+/** Everything that would be good to say in a leaf of work. */
+export function leafCalls(leaf: Leaf, context: Context, options: CallOptions): Candidate[] {
+  const { speech } = options;
+  const make = makerFor(leafPlace(leaf), speech);
+  const out = beginning(leaf, context, make, speech);
+  const within = (kind: CallKind, from: Milliseconds, until: Milliseconds, words: Words): void => {
+    const made = make.within(kind, leaf.at + from, leaf.at + until, words);
+    const longest = Math.max(...made.phrases.map(({ ms }) => ms));
+    out.push({ ...made, until: Math.min(leaf.at + leaf.ms, Math.max(made.until, made.from + longest + longSlack)) });
+  };
+  // How it is done is said behind what is done.
+  const opening = out[0]?.phrases[0];
+  let after = opening ? opening.ms + leastGap : 0;
+  if (isNamed(leaf))
+    for (const { kind, words } of differences(leaf, mannerBefore(leaf, context), speech)) {
+      const begin = Math.min(after, Math.max(0, leaf.ms - mannerFor));
+      within(kind, begin, begin + mannerFor, words);
+      after += speech.lengthOf(words.full) + leastGap;
+    }
+  if (leaf.doing === 'pause' && leaf.words) within('preview', 0, leaf.ms - 1000, leafWords(leaf, speech));
+  out.push(...innerCalls(leaf, make), ...strikeCalls(leaf, make, speech));
+  const early = earlyMoves(leaf);
+  if (early && leaf.ms >= longStage)
+    within('reminder', leaf.ms * 0.4, leaf.ms * 0.8, worded(speech, 'keep', { moves: sayCombination(early, speech) }));
+  if (options.onPads && leaf.block === 'round' && leaf.combination && leaf.ms >= 2 * newFor)
+    within('lanes', leaf.ms / 2, leaf.ms / 2 + holdersFor, worded(speech, 'change holders'));
+  return out;
+}

@@ -1,0 +1,108 @@
+import { unfold } from '../mechanics/steps';
+import type { Combination } from '../notation/combination';
+import { numberWord } from '../number-words';
+import type { StageStep } from '../progressions/ladder';
+import type { PhraseKey } from '../sheet/call-kinds';
+import type { Leaf } from '../timeline/leaf';
+import { blockWords } from '../timeline/names';
+import { capital, joined, plain, type Saying } from './saying';
+import { sayCombination } from './say-combination';
+import { worded, type Speech, type Words } from './speech';
+
+/** How a stage is announced by how it comes out of the one before; those that are not named here are said as they are. */
+const stagePhrases: Readonly<Record<StageStep, PhraseKey | null>> = {
+  first: null,
+  add: 'add on',
+  front: 'add in front',
+  down: 'way down',
+  again: 'once more',
+  alone: 'only',
+  together: 'together',
+  more: null,
+  turn: null,
+};
+
+/** The new moves of a stage alone, for when there is no time for the whole; the whole without its words where all of it is new. */
+function newMoves({ stage, added }: Leaf, combination: Combination, speech: Speech): Saying {
+  if (stage?.step !== 'add' || added.length === 0) return sayCombination(combination, speech);
+  const listed = unfold(combination).flatMap((step) => step.content);
+  const moves = sayCombination({ items: added.flatMap((place) => listed[place] ?? []) }, speech);
+  return worded(speech, 'add', { moves }).full;
+}
+
+/** With the stop that ends it. */
+const sentence = (saying: Saying): Saying => ({ say: `${saying.say}.`, of: [saying, plain('.')] });
+
+function combinationWords(leaf: Leaf, combination: Combination, speech: Speech): Words {
+  const saying = sayCombination(combination, speech);
+  const key = leaf.stage ? stagePhrases[leaf.stage.step] : null;
+  const whole = key ? worded(speech, key, { combination: saying }).full : saying;
+  const named = leaf.words ? { say: `${leaf.words}: ${whole.say}`, of: [plain(`${leaf.words}: `), whole] } : whole;
+  return { full: capital(sentence(named)), short: newMoves(leaf, combination, speech) };
+}
+
+const hands = { lead: 'lead hand', rear: 'rear hand', both: 'hands in turn' } as const;
+
+function rhythmWords({ row, touches, words }: Leaf, speech: Speech): Words {
+  const sides = new Set(touches.map(({ side }) => side));
+  const hand = sides.size > 1 ? hands.both : hands[touches[0]?.side ?? 'lead'];
+  const said = worded(speech, 'rhythm', {
+    row: joined(
+      row.map((count) => plain(count === 0 ? 'soft' : numberWord(count))),
+      ', ',
+    ),
+    hand: plain(hand),
+  });
+  return words ? { full: joined([plain(words), said.full], '. '), short: plain(words) } : said;
+}
+
+/** Where nothing but the block's own name can be said: its title, or what it is. */
+function nameWords({ title, block, round }: Leaf): Saying {
+  if (title) return plain(title);
+  return plain(round === null ? blockWords[block] : 'Free round');
+}
+
+/** What a leaf is about, as it is said when it begins, in a breath where it can be, and a shorter way where there is one. */
+export function leafWords(leaf: Leaf, speech: Speech): Words {
+  switch (leaf.doing) {
+    case 'own-time':
+      return worded(speech, 'own time');
+    case 'change-over':
+      return worded(speech, 'switch stance');
+    case 'calls':
+      return leaf.drill ? worded(speech, `${leaf.drill} drill`) : { full: nameWords(leaf) };
+    case 'rhythm':
+      return rhythmWords(leaf, speech);
+    case 'pause':
+      return worded(speech, 'next exercise', { exercise: plain(leaf.words ?? '') });
+    case 'combination':
+      if (leaf.combination) return combinationWords(leaf, leaf.combination, speech);
+      return { full: sentence(leaf.words ? plain(leaf.words) : nameWords(leaf)) };
+    case 'words':
+    case 'free':
+    case 'unplanned':
+      return { full: sentence(leaf.words ? plain(leaf.words) : nameWords(leaf)) };
+  }
+}
+
+/** The early part that a stage should be reminded of, as a combination; null where there is none. */
+export function earlyMoves(leaf: Leaf): Combination | null {
+  if (leaf.remind.length === 0 || !leaf.combination) return null;
+  const listed = unfold(leaf.combination).flatMap((step) => step.content);
+  const items = leaf.remind.flatMap((place) => listed[place] ?? []);
+  return items.length > 0 ? { items } : null;
+}
+
+/** Whether a title already says the number of its round. `Round 2: hands`, `Round two` */
+function saysItsRound(title: string, round: number): boolean {
+  const found = /^\s*round\s+([\p{L}\p{N}-]+)/iu.exec(title)?.[1]?.toLowerCase();
+  return found === String(round) || found === numberWord(round);
+}
+
+/** What comes next, by its name: `Round 2, Hands`, `Core`. A title that says the number is not doubled. */
+export function passName({ block, round, title }: Leaf): Saying {
+  const name = round === null ? blockWords[block] : `Round ${round}`;
+  if (!title) return plain(name);
+  if (round !== null && saysItsRound(title, round)) return plain(title);
+  return joined([plain(name), plain(title)], ', ');
+}

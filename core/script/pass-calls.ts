@@ -1,0 +1,155 @@
+import type { Leaf } from '../timeline/leaf';
+import type { Pass } from '../timeline/passes';
+import type { Milliseconds, SessionTime } from '../units';
+import type { Candidate } from './call';
+import { makerFor } from './candidate';
+import { blockClock, blockEnd, countOut, endBell, leadOuts, passPlace, roundClock, sessionEnd } from './clock-calls';
+import type { FocusTrail } from './focus';
+import { focusCalls } from './focus-calls';
+import { leafCalls, leafPlace } from './leaf-calls';
+import type { CallOptions } from './options';
+import { restCalls, type RestNews } from './rest-calls';
+import { plain } from './saying';
+import { showCalls } from './show-calls';
+import { worded } from './speech';
+
+/** Lead time of a stance change (house value). */
+const stanceLead: Milliseconds = 8000;
+
+/** How the class stood when it last worked; in a rest it only waits. */
+export type Stood = Pick<Leaf, 'mirrored' | 'stance'>;
+
+/** The call before a change of stance, ended by the time it happens. */
+function stanceCall(
+  leaf: Leaf,
+  stood: Stood,
+  from: SessionTime,
+  beforeBell: boolean,
+  options: CallOptions,
+): Candidate[] {
+  const { speech, countFrom } = options;
+  const square = leaf.stance === 'square';
+  const wasSquare = stood.stance === 'square';
+  const turns = leaf.mirrored !== stood.mirrored || leaf.doing === 'change-over';
+  if (!turns && square === wasSquare) return [];
+  const key = square ? 'stand square' : wasSquare && !leaf.mirrored ? 'natural stance' : 'switch stance';
+  const until = leaf.at - (beforeBell ? countFrom * 1000 + 500 : 0);
+  const begin = Math.min(until, Math.max(from, until - stanceLead));
+  return [makerFor(`${leafPlace(leaf)} before`, speech).within('stance', begin, until, worded(speech, key))];
+}
+
+/** A pass with all that its calls depend on beside the options. */
+export interface PassPlace {
+  readonly pass: Pass;
+  readonly before: Pass | undefined;
+  readonly next: Pass | undefined;
+  readonly news: RestNews;
+  readonly stood: Stood;
+  /** The work before it wherever it stood, rests passed over. */
+  readonly lastWork: Leaf | undefined;
+  /** Rounds before it. */
+  readonly rounds: number;
+}
+
+/** What would be good to say in a pass, and which focuses have been wished for by its end. */
+export interface PassCalls {
+  readonly candidates: readonly Candidate[];
+  readonly trail: FocusTrail;
+}
+
+/** Everything that would be good to say in one pass of work. */
+function workCalls(
+  pass: Pass,
+  next: Pass | undefined,
+  trail: FocusTrail,
+  rounds: number,
+  options: CallOptions,
+): Candidate[] {
+  const make = makerFor(passPlace(pass), options.speech);
+  const out = pass.isRound ? roundClock(pass, make, rounds, options) : blockClock(pass, make, options);
+  out.push(...countOut(pass, next, make, options), ...leadOuts(pass, make, options));
+  if (pass.isRound) out.push(...focusCalls(pass, trail, options));
+  // One bell serves both rounds; before an open break it stands among what is said there.
+  if (pass.isRound && next?.isRound !== true && next?.open !== true) out.push(endBell(pass, options));
+  if (!pass.isRound && next && !next.isRound && !next.open && options.blockClock === 'all')
+    out.push(blockEnd(pass, options));
+  if (!next) out.push(sessionEnd(pass, options));
+  return out;
+}
+
+/** What is said of gloves and bag where work has to tell it itself. */
+function newsCalls({ pass, news }: PassPlace, { speech }: CallOptions): Candidate[] {
+  const [first] = pass.leaves;
+  if (!first) return [];
+  const out: Candidate[] = [];
+  if (news.gloves) {
+    const until = pass.isWork ? first.at + 8000 : pass.end - 1000;
+    const words = worded(speech, `gloves ${news.gloves}`);
+    out.push(makerFor(`${leafPlace(first)} gear`, speech).within('gear', first.at, until, words));
+  }
+  if (news.bag) {
+    const words = worded(speech, 'bag', { bag: plain(news.bag) });
+    out.push(makerFor(`${leafPlace(first)} bag`, speech).within('bag', first.at, first.at + 8000, words));
+  }
+  return out;
+}
+
+/** What is said in the leaves of a pass, and before a change of stance. */
+function leavesCalls({ pass, before, next, stood, lastWork }: PassPlace, options: CallOptions): Candidate[] {
+  let [stands, worked] = [stood, lastWork];
+  return pass.leaves.flatMap((leaf, at): Candidate[] => {
+    const inPass = pass.leaves[at - 1];
+    const last = inPass ?? before?.leaves.at(-1);
+    const out: Candidate[] = [];
+    if (pass.block === 'show' && leaf.combination) {
+      const counted = next?.isRound === true && at === pass.leaves.length - 1 ? options.countFrom * 1000 + 500 : 0;
+      out.push(...showCalls(leaf, leaf.at + leaf.ms - counted, options));
+    } else if (!leaf.goesOn) out.push(...leafCalls(leaf, { before: inPass, lastWork: worked }, options));
+    // Before what follows an open break it is said in the break.
+    if (last && !last.open && last.doing !== 'change-over')
+      out.push(...stanceCall(leaf, stands, last.at, at === 0 && pass.isRound, options));
+    stands = leaf;
+    if (pass.isWork) worked = leaf;
+    return out;
+  });
+}
+
+function workedOut(place: PassPlace, trail: FocusTrail, options: CallOptions): Candidate[] {
+  const { pass, next, news, rounds } = place;
+  const { speech } = options;
+  const count = countOut(pass, next, makerFor(passPlace(pass), speech), options);
+  if (pass.block === 'rest') return [...restCalls(pass, next, news, count.length > 0, options), ...count];
+  return [
+    ...(pass.isWork ? workCalls(pass, next, trail, pass.isRound ? rounds + 1 : rounds, options) : count),
+    ...newsCalls(place, options),
+    ...leavesCalls(place, options),
+  ];
+}
+
+function sameTrail(a: FocusTrail, b: FocusTrail): boolean {
+  return a === b || (a.size === b.size && [...a].every(([words, at]) => b.get(words) === at));
+}
+
+interface Remembered {
+  readonly by: readonly unknown[];
+  readonly trail: FocusTrail;
+  readonly made: PassCalls;
+}
+
+const remembered = new WeakMap<Pass, Remembered>();
+
+/**
+ * Everything that would be good to say in one pass that is no open break. Worked out once for a pass in its place: the very
+ * same pass with the same before and after it, by the same options, has the very same candidates.
+ * @example passCalls(place, new Map(), options).candidates[0].kind // "bell"
+ */
+export function passCalls(place: PassPlace, trail: FocusTrail, options: CallOptions): PassCalls {
+  const { pass, before, next, news, stood, lastWork, rounds } = place;
+  const by = [options, before, next, news.gloves, news.bag, stood.mirrored, stood.stance, lastWork, rounds];
+  const known = remembered.get(pass);
+  if (known?.by.every((each, at) => each === by[at]) && sameTrail(known.trail, trail)) return known.made;
+  const after: FocusTrail = new Map(trail);
+  const made = { candidates: workedOut(place, after, options), trail: after };
+  remembered.set(pass, { by, trail, made });
+  return made;
+}

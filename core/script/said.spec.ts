@@ -1,0 +1,176 @@
+import { readTempoText } from '../formats/tempo-text/read';
+import { compile } from '../timeline/compile';
+import type { CallKind } from '../sheet/call-kinds';
+import { scriptOf, type ScriptWishes } from './script';
+
+/** What is said of some kinds, with the second. */
+function said(lines: readonly string[], kinds: readonly CallKind[], wishes: ScriptWishes = {}): string[] {
+  const { sheet, faults } = readTempoText(lines.join('\n'));
+  expect(faults).toEqual([]);
+  return scriptOf(sheet, wishes)
+    .calls.filter(({ kind }) => kinds.includes(kind))
+    .map(({ at, say }) => `${Math.floor(at / 1000)} ${say}`);
+}
+
+// Trade page, sections 8 and 9: what people do next is said, all of it and nothing else. Windows are house values.
+describe('between two pieces', () => {
+  it('the same strikes for technique, speed and power are three different things', () => {
+    const lines = ['round 1:30', '  0:30 technique: 1 2 3', '  0:30 speed: 1 2 3', '  0:30 power: 1 2 3'];
+    expect(said(lines, ['new', 'effort'])).toEqual(['1 One, two, three.', '2 Technique', '30 Speed', '60 Power']);
+  });
+
+  it('effort, non-stop, what is done in between and words of its own are said where they change', () => {
+    const lines = [
+      'round 2:30',
+      '  0:30: 1 2',
+      '  0:30 strong: 1 2',
+      '  0:30 strong nonstop: 1 2',
+      '  0:30: 1 2 between "circle out"',
+      '  0:30 close: 1 2',
+    ];
+    const all = said(lines, ['new', 'effort', 'between']);
+    expect(all.length).toBeGreaterThanOrEqual(5);
+    expect(all.find((each) => each.startsWith('30 '))).toContain('Strong');
+    expect(all.find((each) => each.startsWith('60 '))).toContain('Non-stop');
+    expect(all.some((each) => each.includes('circle out'))).toBeTrue();
+    expect(all.some((each) => each === '120 close.')).toBeTrue();
+  });
+
+  it('a stance of a piece is called before it, and back again', () => {
+    const lines = ['round 1:30', '  0:30: 1 2', '  0:30 square: 1 2', '  0:30: 1 2'];
+    expect(said(lines, ['stance'])).toEqual([
+      jasmine.stringMatching(/^2\d Stand square/),
+      jasmine.stringMatching(/^5\d Back in your stance/),
+    ]);
+  });
+
+  it('what finds no room is listed with its reason', () => {
+    const { sheet } = readTempoText(
+      'round 0:12\n  0:04 strong: 1 2 3 2 1 2\n  0:04 easy nonstop: 3 2 3\n  0:04: 1 2 3',
+    );
+    const { dropped, shortened } = scriptOf(sheet);
+    expect(dropped.length + shortened.length).toBeGreaterThan(0);
+    expect([...dropped, ...shortened].map(({ why }) => why)).not.toContain('');
+  });
+});
+
+describe('the stages of a build', () => {
+  it('a pyramid adds on the way up and says that it comes back down', () => {
+    expect(said(['round 2:30', '  build pyramid every 0:30: 1 2 3'], ['new'])).toEqual([
+      '1 One.',
+      '30 Add on: one, two.',
+      '60 Add on: one, two, three.',
+      '90 Back down: one, two.',
+      '120 Back down: one.',
+    ]);
+  });
+
+  it('singles stand alone, and are joined only where they are', () => {
+    const alone = said(['round 1:30', '  build singles alone every 0:30: 1 2 3'], ['new']);
+    expect(alone).toEqual(['1 Only one.', '30 Only two.', '60 Only three.']);
+    const joined = said(['round 2:00', '  build singles every 0:30: 1 2 3'], ['new']);
+    expect(joined).toEqual([...alone, '90 All together: one, two, three.']);
+  });
+
+  it('are led out from three, where they are half a minute or longer, or as the coach wishes', () => {
+    const lines = ['round 1:30', '  0:45: 1 2', '  0:45: 3 2'];
+    const before = (wishes: ScriptWishes): string[] =>
+      said(lines, ['count'], wishes).filter((each) => Number.parseInt(each) < 45);
+    expect(before({})).toEqual(['42 three', '43 two', '44 one']);
+    expect(before({ leadOut: 'nothing' })).toEqual([]);
+    expect(before({ leadOut: 'ten and five' })[0]).toBe('35 ten seconds');
+    const short = ['round 1:00', '  0:29: 1 2', '  0:31: 3 2'];
+    expect(said(short, ['count']).filter((each) => Number.parseInt(each) < 29)).toEqual([]);
+  });
+});
+
+describe('the last ten seconds', () => {
+  it('are told in a round of twenty seconds, and in none shorter', () => {
+    expect(said(['round 0:20: 1 2'], ['count']).map((each) => each.replace(/^\d+ /, ''))[0]).toBe('ten seconds');
+    expect(said(['round 0:19: 1 2'], ['count'])).not.toContain('9 ten seconds');
+  });
+});
+
+describe('moves that take turns', () => {
+  it('are said in order where there is time, else each when its turn comes', () => {
+    expect(said(['round 1:00', '  1:00: [1 / 2] 3'], ['new'])).toEqual(['1 One, three, then two, three.']);
+    const long = said(['round 1:00', '  1:00 nonstop: [bk bk / swk swk / lkn lkn lkn]'], ['new']);
+    expect(long.length).toBeGreaterThan(1);
+    expect(long[0]).not.toContain('then');
+  });
+});
+
+describe('a calls drill', () => {
+  const lines = ['rest 0:30', 'round 1:00', '  1:00 call count 2-4'];
+
+  it('explains itself in the rest before and after the bell, and calls first when that is over', () => {
+    const [rest, again, bell] = said(lines, ['preview', 'new']);
+    expect([rest, again].map((each) => each?.includes('Count calls'))).toEqual([true, true]);
+    expect(bell).toMatch(/^3[01] Count calls/);
+    const { sheet } = readTempoText(lines.join('\n'));
+    const { calls } = scriptOf(sheet);
+    const explained = calls.find(({ kind }) => kind === 'new');
+    const first = calls.find(({ kind }) => kind === 'drill');
+    // HV: the lead of a drill, from the beginning of its piece.
+    expect(first?.at).toBeGreaterThanOrEqual(34_000);
+    expect(explained && explained.at + explained.ms <= (first?.at ?? 0)).toBeTrue();
+  });
+
+  it('has the lead in its timeline, so that counts and calls agree', () => {
+    const leaf = compile(readTempoText(lines.join('\n')).sheet).leaves.at(-1);
+    expect(leaf?.drillCalls.length).toBeGreaterThan(5);
+    expect(Math.min(...(leaf?.drillCalls ?? []).map(({ at }) => at))).toBeGreaterThanOrEqual(4000);
+  });
+});
+
+describe('work outside rounds', () => {
+  it('has a beginning, its half, the next exercise by name, and an end', () => {
+    const lines = ['core 3:00', '  0:45/0:15 x3 plank / squats / push-ups', 'rest 0:30', 'round 1:00: 1 2'];
+    const all = said(lines, ['new', 'time', 'preview']).filter((each) => Number.parseInt(each) < 181);
+    expect(all).toEqual([
+      '0 Core. plank.',
+      '45 Next, squats',
+      '60 squats.',
+      '90 Half of the core',
+      '105 Next, push-ups',
+      '120 push-ups.',
+      jasmine.stringMatching(/Core done/),
+    ]);
+  });
+
+  it('counts its last seconds as a round does, and the setting leaves its names alone', () => {
+    const lines = ['warm-up 2:00', '  1:00 "skip"', '  1:00 "squats"', 'round 1:00: 1 2'];
+    expect(said(lines, ['count']).filter((each) => /^11[7-9] /.test(each)).length).toBe(3);
+    const names = said(lines, ['time', 'new'], { blockClock: 'names' }).filter((each) => Number.parseInt(each) < 120);
+    expect(names).toEqual(['0 Warm-up. skip.', '60 squats.']);
+  });
+});
+
+describe('gear', () => {
+  it('goes on and off in the break before it is needed, and never between two rounds alike', () => {
+    const lines = [
+      'warm-up 3:00: freestyle',
+      'rest 1:00',
+      'round 1:00 on heavy x2 rest 1:00: 1 2',
+      'rest 0:30',
+      'cool-down 2:00',
+    ];
+    expect(said(lines, ['gear']).map((each) => each.replace(/^\d+ /, ''))).toEqual(['Gloves on', 'Gloves off']);
+    const floor = ['warm-up 3:00: freestyle', 'rest 1:00', 'round 1:00: 1 2'];
+    expect(said(floor, ['gear'])).toEqual([]);
+  });
+});
+
+describe('a show', () => {
+  it('teaches in halves and whole for as long as it lasts', () => {
+    const all = said(['show 0:40: 1 2 3 4', 'round 1:00: 1 2 3 4'], ['new', 'teach']);
+    expect(all.slice(0, 4).map((each) => each.replace(/^\d+ /, ''))).toEqual([
+      'Watch first: one, two, three, four',
+      'First half: one, two',
+      'Second half: three, four',
+      'Now the whole: one, two, three, four',
+    ]);
+    const taught = all.filter((each) => Number.parseInt(each) < 40);
+    expect(Number.parseInt(taught.at(-1) ?? '')).toBeGreaterThan(25);
+  });
+});

@@ -1,0 +1,95 @@
+/**
+ * Words with how they were put together: text as somebody wrote it, or sayings one behind the other. Whoever makes sound of
+ * them takes the parts (`chunksOf`); nobody takes a printed sentence apart.
+ */
+export interface Saying {
+  /** As it is printed. */
+  readonly say: string;
+  /** What it was made of; nothing where it was written as it stands. */
+  readonly of?: readonly Saying[];
+}
+
+/** Signs that part words, with the silence each asks for. */
+export type Sign = '' | ',' | '.';
+
+/** Words without a sign in them, and the sign behind them. */
+export interface Chunk {
+  readonly words: string;
+  readonly sign: Sign;
+}
+
+/** Words as they are written. `plain('Rest. Water')` */
+export function plain(say: string): Saying {
+  return { say };
+}
+
+/** Sayings one behind the other, with a sign between. `joined([plain('one'), plain('two')], ', ').say` → `one, two` */
+export function joined(sayings: readonly Saying[], between: ', ' | ' ' | '. ' | ', then ' | ' with '): Saying {
+  const [only] = sayings;
+  if (only && sayings.length === 1) return only;
+  const sign = plain(between);
+  const of = sayings.flatMap((each, at) => (at === 0 ? [each] : [sign, each]));
+  return { say: sayings.map(({ say }) => say).join(between), of };
+}
+
+/** Wordings in pieces, blanks apart: the same few are filled in hundreds of times. */
+const parted = new Map<string, readonly string[]>();
+const mostParted = 1000;
+
+function piecesOf(words: string): readonly string[] {
+  let pieces = parted.get(words);
+  if (!pieces) {
+    if (parted.size >= mostParted) parted.clear();
+    pieces = words.split(/(\{\w+\})/).filter((each) => each !== '');
+    parted.set(words, pieces);
+  }
+  return pieces;
+}
+
+/** A wording with its blanks filled in; what has no value stays as it is written. `filled('Next: {combination}', { combination })` */
+export function filled(words: string, values: Readonly<Record<string, Saying>>): Saying {
+  if (!words.includes('{')) return plain(words);
+  const of = piecesOf(words).map((each) => values[each.slice(1, -1)] ?? plain(each));
+  return { say: of.map(({ say }) => say).join(''), of };
+}
+
+/** The same words with a capital at their beginning. */
+export function capital(saying: Saying): Saying {
+  const first = saying.say.charAt(0);
+  const great = first.toUpperCase();
+  if (great === first) return saying;
+  const say = great + saying.say.slice(1);
+  const [head, ...rest] = saying.of ?? [];
+  return head ? { say, of: [capital(head), ...rest] } : { say };
+}
+
+const written = /([^,.:;!?·]*)([,.:;!?·]*)/g;
+
+/** Written words in chunks; a sign in front belongs to what stood before. */
+function chunksOfText(text: string, out: Chunk[]): void {
+  for (const [, words = '', signs = ''] of text.matchAll(written)) {
+    if (words === '' && signs === '') continue;
+    const sign: Sign = signs === '' ? '' : signs.startsWith(',') ? ',' : '.';
+    const before = out.at(-1);
+    if (words.trim() !== '') out.push({ words: words.trim(), sign });
+    else if (before && sign !== '') out[out.length - 1] = { ...before, sign };
+  }
+}
+
+function collect({ say, of }: Saying, out: Chunk[]): void {
+  if (of) for (const each of of) collect(each, out);
+  else chunksOfText(say, out);
+}
+
+const known = new WeakMap<Saying, readonly Chunk[]>();
+
+/** The chunks of a saying, in order, as clips are looked up for. `chunksOf(plain('Rest. Water'))` → Rest · Water */
+export function chunksOf(saying: Saying): readonly Chunk[] {
+  let chunks = known.get(saying);
+  if (!chunks) {
+    const out: Chunk[] = [];
+    collect(saying, out);
+    known.set(saying, (chunks = out));
+  }
+  return chunks;
+}

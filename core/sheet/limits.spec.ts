@@ -1,0 +1,83 @@
+import { readTempoText } from '../formats/tempo-text/read';
+import { mostCharacters } from '../formats/tempo-text/read';
+import { changeFault } from './change-fault';
+import { sheetLimits } from './limits';
+import { sheetSchema, type Block, type Sheet } from './schema';
+
+/* Each limit of docs/formats/sheet.md at its figure and one above it, by every way in: schema, edit, tempo text. */
+const plain: Sheet = readTempoText('round 1:00').sheet;
+const [round] = plain.blocks;
+if (!round) throw new Error('a round');
+const many = <T>(count: number, one: (at: number) => T): T[] => Array.from({ length: count }, (_, at) => one(at));
+const within = (change: Partial<Block>): Sheet => ({ ...plain, blocks: [{ ...round, ...change }] });
+
+type Counted = Exclude<keyof typeof sheetLimits, 'ms'>;
+const byHand: Readonly<Record<Counted, (count: number) => Sheet>> = {
+  blocks: (count) => ({ ...plain, blocks: many(count, (at) => ({ ...round, id: `b${at}`, pieces: [] })) }),
+  pieces: (count) =>
+    within({ pieces: many(count, (at) => ({ kind: 'own-time', id: `p${at}`, ms: 1000, effort: 'steady' })) }),
+  headLines: (count) => ({ ...plain, head: many(count, (at) => ({ key: `k${at}`, value: '' })) }),
+  parts: (count) => ({ ...plain, parts: many(count, (at) => ({ name: `part ${at}`, text: '1 2' })) }),
+  says: (count) => within({ says: many(count, (at) => ({ words: `w${at}`, atMs: at * 100 })) }),
+  focuses: (count) => within({ focuses: many(count, (at) => ({ words: `w${at}`, moves: [] })) }),
+};
+const byText: typeof byHand extends Readonly<Record<infer Key, unknown>>
+  ? Readonly<Record<Key & string, (count: number) => string>>
+  : never = {
+  blocks: (count) => many(count, () => 'rest 0:10').join('\n'),
+  pieces: (count) => ['round 20:00', ...many(count, () => '  0:01 own time')].join('\n'),
+  headLines: (count) =>
+    [...many(count, (at) => `key ${String.fromCharCode(97 + (at % 26))}${at}: x`), 'round 1:00'].join('\n'),
+  parts: (count) => [...many(count, (at) => `combo zz${at}q: 1 2`), 'round 1:00'].join('\n'),
+  says: (count) => ['round 3:00', ...many(count, (at) => `  say "w${at}" at 1:00`)].join('\n'),
+  focuses: (count) => ['round 3:00', ...many(count, (at) => `  focus: "w${at}"`)].join('\n'),
+};
+const names = Object.keys(byHand) as Counted[];
+
+describe('limits of a sheet', () => {
+  for (const name of names) {
+    const most = sheetLimits[name];
+
+    it(`hold by schema and by every edit: ${most} ${name}, and no more`, () => {
+      const [full, over] = [byHand[name](most), byHand[name](most + 1)];
+      expect(sheetSchema.safeParse(full).success).toBeTrue();
+      expect(sheetSchema.safeParse(over).success).toBeFalse();
+      expect(changeFault(plain, full)).toBeNull();
+      expect(changeFault(full, over)).toContain(`at most ${most}`);
+    });
+
+    it(`are told by tempo text: ${most} ${name} are read, one more is a fault and a sheet all the same`, () => {
+      const [full, over] = [readTempoText(byText[name](most)), readTempoText(byText[name](most + 1))];
+      expect(full.faults.filter(({ level }) => level === 'error')).toEqual([]);
+      const errors = over.faults.filter(({ level }) => level === 'error');
+      expect(errors.map(({ what }) => what)).toEqual([jasmine.stringContaining(` holds ${most} `)]);
+      expect(sheetSchema.safeParse(over.sheet).success).toBeTrue();
+      expect(JSON.stringify(over.sheet)).toBe(JSON.stringify(full.sheet));
+    });
+  }
+
+  it('hold for lengths: a day and no second more, a second and no less', () => {
+    const day = 24 * 3600 * 1000;
+    expect(changeFault(plain, within({ ms: day }))).toBeNull();
+    expect(changeFault(plain, within({ ms: day + 5000 }))).toBe('a length: at most 24:00:00');
+    expect(changeFault(plain, within({ ms: 0 }))).toBe('a length: at least 0:01');
+    expect(changeFault(plain, within({ title: 'x'.repeat(401) }))).toBe('a title: at most 400 characters');
+    expect(changeFault(plain, { ...plain, title: 'x'.repeat(201) })).toBe('a title: at most 200 characters');
+    expect(changeFault(plain, within({ times: 100 }))).toBe('repeats: at most 99');
+  });
+
+  it('see two parts under one id', () => {
+    expect(changeFault(plain, { ...plain, blocks: [round, { ...round }] })).toContain('one id');
+  });
+
+  it('are told for texts that are too long', () => {
+    const long = readTempoText(`round 1:00\n${'x'.repeat(mostCharacters)}`);
+    expect(long.faults.map(({ what }) => what)).toContain(
+      'a text holds 1,000,000 characters; what stands behind is not read',
+    );
+    expect(readTempoText('\n'.repeat(20_000)).faults.map(({ what }) => what)).toContain(
+      'a text holds 20,000 lines; what stands behind is not read',
+    );
+    expect(readTempoText('\n'.repeat(19_999)).faults).toEqual([]);
+  });
+});

@@ -1,0 +1,32 @@
+import type { Block, Sheet } from './schema';
+
+const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+/**
+ * A record with every field that is as it was before put in as the very object it was.
+ * @example sameFields(last, received).calls === last.calls
+ */
+export function sameFields<Whole extends object>(before: Whole | null, now: Whole): Whole {
+  if (!before) return now;
+  const fields = Object.entries(now).map(([key, value]: [string, unknown]): [string, unknown] => {
+    const old: unknown = before[key as keyof Whole];
+    return [key, alike(old, value) ? old : value];
+  });
+  return { ...now, ...Object.fromEntries(fields) };
+}
+
+/**
+ * The sheet with every block and every other field that is as it was before put in as the very object it was: what was
+ * worked out for it can be used again although the sheet has come through a message, which copies everything.
+ * @example sameParts(last, received).blocks[0] === last.blocks[0]
+ */
+export function sameParts(before: Sheet | null, now: Sheet): Sheet {
+  if (!before) return now;
+  const known = new Map<string, Block>(before.blocks.map((block) => [block.id, block]));
+  const blocks = now.blocks.map((block) => {
+    const old = known.get(block.id);
+    return old && alike(old, block) ? old : block;
+  });
+  const { blocks: _, ...head } = now;
+  return { ...sameFields<Omit<Sheet, 'blocks'>>(before, head), blocks };
+}

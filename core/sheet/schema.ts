@@ -1,0 +1,179 @@
+import * as z from '../schemas';
+import { bagKinds, levels } from '../bags/kind-names';
+import { ownBagSchema } from '../bags/own-kind';
+import { focusSchema, sheetCallsSchema } from './calls';
+import { sheetLimits } from './limits';
+import {
+  combinationTextSchema,
+  idSchema as id,
+  laneSchema,
+  msSchema as ms,
+  pieceSchema,
+  stanceNames,
+  wordsSchema as words,
+} from './pieces';
+import { ballSchema, schoolsSchema } from './schools';
+import { stancesSchema } from './stances';
+import { upgraded } from './upgrade';
+
+/** The format's name in every file, and the version this program writes; older ones are read, too. */
+export const sheetFormat = 'keen-tempo/sheet';
+export const sheetVersion = 2;
+
+export const blockKinds = ['warm-up', 'show', 'round', 'rest', 'conditioning', 'core', 'cool-down'] as const;
+
+const note = z.string().check(z.maxLength(4000));
+const focuses = z.optional(z.array(focusSchema).check(z.maxLength(sheetLimits.focuses)));
+
+export const blockSchema = z
+  .strictObject({
+    id,
+    kind: z.enum(blockKinds),
+    title: z.optional(words),
+    ms: z.nullable(ms).check(z.describe('null: an open rest, until a key is pressed')),
+    bag: z.optional(z.enum(bagKinds)),
+    goal: z.optional(z.int().check(z.gte(1), z.lte(100_000))).check(z.describe('punches to reach')),
+    times: z.optional(z.int().check(z.gte(1), z.lte(99))),
+    restMs: z.optional(ms).check(z.describe('rest between the repeats')),
+    switchStance: z
+      .optional(z.boolean())
+      .check(z.describe('the class changes over before it; repeated: before every second one')),
+    learnThenMirror: z.optional(z.boolean()).check(z.describe('first half natural, second half mirrored, same length')),
+    says: z
+      .optional(
+        z
+          .array(z.strictObject({ words, atMs: z.int().check(z.gte(0), z.lte(sheetLimits.ms)) }))
+          .check(z.maxLength(sheetLimits.says)),
+      )
+      .check(z.describe('calls of the coach, from the beginning of the block')),
+    focuses: focuses.check(z.describe('reminders of this block')),
+    note: z.optional(note),
+    pieces: z.array(pieceSchema).check(z.maxLength(sheetLimits.pieces)),
+  })
+  .check(
+    z.refine((each) => each.ms !== null || each.kind === 'rest', { path: ['ms'], error: 'only a rest may be open' }),
+  );
+
+/** A coach's own numbering beyond six, as it is kept and as a sheet carries it. */
+export const ownNumbersSchema = z.strictObject({
+  name: z.string().check(z.minLength(1), z.maxLength(60)),
+  beyondSix: z
+    .array(
+      z.strictObject({
+        number: z.int().check(z.gte(7), z.lte(99)),
+        move: z.string().check(z.minLength(1), z.maxLength(40)),
+      }),
+    )
+    .check(z.maxLength(93)),
+});
+
+const plainSheet = z.strictObject({
+  format: z.literal(sheetFormat),
+  version: z.literal(sheetVersion),
+  id,
+  title: z.string().check(z.maxLength(200)),
+  class: z._default(
+    z.strictObject({
+      people: z.optional(z.int().check(z.gte(0), z.lte(500))),
+      level: z.optional(z.enum(levels)),
+      leftHanded: z.optional(z.int().check(z.gte(0), z.lte(500))),
+      pace: z
+        .optional(z.number().check(z.gte(0.3), z.lte(2.5)))
+        .check(z.describe('how fast this class is, 1 unless calibrated')),
+      note: z.optional(words),
+    }),
+    {},
+  ),
+  ownBags: z
+    .optional(z.array(ownBagSchema).check(z.maxLength(20)))
+    .check(z.describe('kinds of bag of the coach’s own that the lanes name')),
+  lanes: z
+    .optional(z.array(laneSchema).check(z.maxLength(12)))
+    .check(z.describe('kinds of bag that are there; groups rotate through them')),
+  groups: z
+    .optional(z.int().check(z.gte(1), z.lte(100)))
+    .check(z.describe('groups that rotate; one for each lane unless told')),
+  changeOverMs: z
+    .optional(z.int().check(z.gte(0), z.lte(600_000)))
+    .check(z.describe('time a group needs to change lanes; 20 s unless told')),
+  stances: z
+    .optional(stancesSchema)
+    .check(z.describe('when the class changes over; without it the blocks say so themselves')),
+  schools: z.optional(schoolsSchema).check(z.describe('where coaches disagree, as this sheet has it')),
+  ball: z.optional(ballSchema).check(z.describe('figures of the ball between cords')),
+  gloves: z
+    .optional(
+      z.strictObject({ onMs: z.int().check(z.gte(0), z.lte(600_000)), offMs: z.int().check(z.gte(0), z.lte(600_000)) }),
+    )
+    .check(z.describe('time to put gloves on and to take them off; 45 s and 20 s unless told')),
+  focuses: focuses.check(z.describe('reminders of this session, beside the built-in ones')),
+  calls: z.optional(sheetCallsSchema).check(z.describe('what is said, in whose words')),
+  numbers: z._default(z.union([z.enum(['six', 'eight']), ownNumbersSchema]), 'six'),
+  stance: z._default(z.enum(stanceNames), 'orthodox'),
+  bag: z._default(z.enum(bagKinds), 'shadow'),
+  parts: z
+    .optional(
+      z
+        .array(z.strictObject({ name: z.string().check(z.minLength(1), z.maxLength(40)), text: combinationTextSchema }))
+        .check(z.maxLength(sheetLimits.parts)),
+    )
+    .check(z.describe('named combinations, to be typed by name')),
+  head: z
+    .optional(
+      z
+        .array(z.strictObject({ key: z.string().check(z.minLength(1), z.maxLength(60)), value: words }))
+        .check(z.maxLength(sheetLimits.headLines)),
+    )
+    .check(z.describe('lines of a text head that this program does not know')),
+  note: z.optional(note),
+  blocks: z.array(blockSchema).check(z.maxLength(sheetLimits.blocks)),
+});
+
+/** Everything of a sheet but its blocks. */
+export const headSchema = z.omit(plainSheet, { blocks: true });
+
+const checkedSheet = plainSheet.check(
+  z.superRefine((sheet, context) => {
+    const seen = new Set<string>();
+    const once = (value: string, path: (string | number)[]): void => {
+      if (seen.has(value)) context.addIssue({ code: 'custom', path, message: `id "${value}" is used twice` });
+      seen.add(value);
+    };
+    const onceByName = (names: readonly string[], path: string): void => {
+      names.forEach((name, at) => {
+        if (names.findIndex((other) => other.toLowerCase() === name.toLowerCase()) < at)
+          context.addIssue({ code: 'custom', path: [path, at], message: `"${name}" is there twice` });
+      });
+    };
+    onceByName(
+      (sheet.lanes ?? []).map(({ bag }) => bag),
+      'lanes',
+    );
+    onceByName(
+      (sheet.ownBags ?? []).map(({ name }) => name),
+      'ownBags',
+    );
+    sheet.blocks.forEach((each, at) => {
+      once(each.id, ['blocks', at, 'id']);
+      each.pieces.forEach((inner, index) => once(inner.id, ['blocks', at, 'pieces', index, 'id']));
+    });
+  }),
+);
+
+/** A sheet: what a coach plans. Everything else is derived from it. An older version is brought up to this one as it is read. */
+export const sheetSchema = z.pipe(z.transform(upgraded), checkedSheet);
+
+export type Sheet = z.infer<typeof checkedSheet>;
+export type Block = Sheet['blocks'][number];
+export type Piece = Block['pieces'][number];
+export type BlockKind = Block['kind'];
+export type PieceOf<Kind extends Piece['kind']> = Extract<Piece, { kind: Kind }>;
+
+/** The published JSON Schema of a sheet's file (draft 2020-12), written to `docs/formats/`. */
+export function sheetJsonSchema(): Record<string, unknown> {
+  return {
+    ...z.toJSONSchema(plainSheet, { io: 'input' }),
+    $id: 'urn:keen-tempo:sheet:2',
+    title: 'Keen Tempo sheet, version 2',
+  };
+}

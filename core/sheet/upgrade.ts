@@ -1,0 +1,22 @@
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/**
+ * Data of version 1 as version 2 has it: focuses of the sheet, which stood in place of the built-in ones, become focus lines
+ * that stand alone. Anything else is passed on as it is, for the schema to judge.
+ * @example upgraded({ version: 1, … }) // { version: 2, … }
+ */
+export function upgraded(data: unknown): unknown {
+  if (!isObject(data) || data['version'] !== 1) return data;
+  const { calls } = data;
+  const wordings = isObject(calls) ? calls['wordings'] : undefined;
+  if (!isObject(calls) || !isObject(wordings) || !Array.isArray(wordings['focuses'])) return { ...data, version: 2 };
+  const { focuses, ...others } = wordings;
+  const { wordings: _, ...kept } = calls;
+  return {
+    ...data,
+    version: 2,
+    calls: Object.keys(others).length > 0 ? { ...kept, wordings: others } : kept,
+    focuses: (focuses as unknown[]).map((focus) => (isObject(focus) ? { ...focus, only: true } : focus)),
+  };
+}

@@ -1,0 +1,73 @@
+import fc from 'fast-check';
+import { readTempoText } from '../formats/tempo-text/read';
+import { unfoldedLength } from '../notation/combination';
+import { anySheet } from '../sheet/arbitrary-sheet.spec';
+import type { Block, Sheet } from '../sheet/schema';
+import { compile } from './compile';
+import { mostWork, workFault, workOf } from './work';
+
+describe('the work of a sheet', () => {
+  it('is bounded without laying it out: never less than what it comes to', () => {
+    let seen = 0;
+    fc.assert(
+      fc.property(anySheet, (sheet) => {
+        const { leaves } = compile(sheet);
+        const work = workOf(sheet);
+        expect(work.leaves).toBeGreaterThanOrEqual(leaves.length);
+        const moves = leaves.reduce(
+          (sum, { combination }) => sum + (combination ? unfoldedLength(combination.items) : 0),
+          0,
+        );
+        expect(work.moves).toBeGreaterThanOrEqual(moves);
+        const events = leaves.reduce((sum, { drillCalls, touches }) => sum + drillCalls.length + touches.length, 0);
+        expect(work.events).toBeGreaterThanOrEqual(events);
+        seen += leaves.length;
+      }),
+      { numRuns: 80 },
+    );
+    expect(seen).toBeGreaterThan(100);
+  });
+
+  it('lets a day of training through, and refuses what a few words blow up', () => {
+    const day = Array.from({ length: 480 }, () => 'round 3:00\n  build ladder every 0:30: 1 2 3b 2 5 4').join('\n');
+    expect(workFault(readTempoText(day).sheet)).toBeNull();
+    const goal = Array.from({ length: 980 }, () => '1').join(' ');
+    const blown = readTempoText(`round 3:00 x99\n  build pyramid every 0:01: ${goal}`).sheet;
+    expect(workFault(blown)).toMatch(/^this unfolds into more than [\d,]+ (stretches|moves) \(most of it in a round\)/);
+  });
+
+  it('is refused one above each limit', () => {
+    const { sheet } = readTempoText('round 1:00');
+    const [round] = sheet.blocks;
+    if (!round) throw new Error('a round');
+    const rows = (blocks: number, pieces: number, ms = 1000): Sheet => ({
+      ...sheet,
+      blocks: Array.from({ length: blocks }, (_, at): Block => ({
+        ...round,
+        id: `b${at}`,
+        pieces: Array.from({ length: pieces }, (__, index) => ({
+          kind: 'own-time',
+          id: `p${at} ${index}`,
+          ms,
+          effort: 'steady',
+        })),
+      })),
+    });
+    // Eight leaves of its own and four for each piece (a second half may lay it out again, with settling).
+    expect(workOf(rows(20, 248)).leaves).toBe(mostWork.leaves);
+    expect(workFault(rows(20, 248))).toBeNull();
+    expect(workFault(rows(20, 249))).toContain('20,000 stretches');
+    const clicks = (ms: number): Sheet => ({
+      ...sheet,
+      blocks: [
+        {
+          ...round,
+          pieces: [{ kind: 'combination', id: 'c', ms, effort: 'steady', text: '1', voice: 'click', bpm: 200 }],
+        },
+      ],
+    });
+    // Four times a piece of 200 clicks a minute: 500,000 are 625 minutes.
+    expect(workFault(clicks(625 * 60_000))).toBeNull();
+    expect(workFault(clicks(626 * 60_000))).toContain('500,000 calls, touches and clicks');
+  });
+});

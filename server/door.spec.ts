@@ -1,0 +1,156 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { get, type Server } from 'node:http';
+import { connect, type AddressInfo, type Socket } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { doorOf, errorLine, greeting, serverOf } from './listen';
+
+/** Sends bytes as they are and gives back all that comes until the connection is closed. */
+function raw(port: number, bytes: string): Promise<string> {
+  return new Promise((done, failed) => {
+    let answer = '';
+    const socket = connect(port, '127.0.0.1', () => socket.write(bytes));
+    socket.setEncoding('latin1');
+    socket.on('data', (chunk: string) => (answer += chunk));
+    socket.on('close', () => done(answer));
+    socket.on('error', failed);
+  });
+}
+
+const request = (line: string, more = ''): string => `${line} HTTP/1.1\r\nHost: x\r\nConnection: close\r\n${more}\r\n`;
+
+describe('the door', () => {
+  let server: Server;
+  let port = 0;
+  const folder = mkdtempSync(join(tmpdir(), 'door-'));
+
+  beforeAll(async () => {
+    writeFileSync(join(folder, 'index.html'), '<title>first page</title>');
+    writeFileSync(join(folder, '.hidden'), 'secret');
+    server = serverOf(folder, { headersMs: 1500, requestMs: 2000 });
+    await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+    ({ port } = server.address() as AddressInfo);
+  });
+
+  afterAll(() => {
+    server.closeAllConnections();
+    server.close();
+  });
+
+  it('answers bad addresses without traces or paths', async () => {
+    const bad = [
+      '/%',
+      '/%E0%A4%A',
+      '/..%2f..%2fetc/passwd',
+      '/%00',
+      '//evil.example/%2e%2e',
+      '/sheets/%ff',
+      '/.hidden',
+    ];
+    for (const path of bad) {
+      const answer = await raw(port, request(`GET ${path}`));
+      expect(answer)
+        .withContext(path)
+        .toMatch(/^HTTP\/1\.1 (4\d\d|200) /);
+      expect(answer)
+        .withContext(path)
+        .not.toMatch(/node_modules|\/tmp\/|at \w+ \(|secret|root:/);
+    }
+    expect(await raw(port, request('GET /%'))).toContain('This address cannot be read');
+  });
+
+  it('takes nothing in: other methods and bodies are turned away unread', async () => {
+    expect(await raw(port, request('POST /', 'Content-Length: 1000000000\r\n'))).toMatch(/^HTTP\/1\.1 405 /);
+    expect(await raw(port, request('DELETE /sheets'))).toMatch(/^HTTP\/1\.1 405 /);
+    expect(await raw(port, request('GET /', 'Content-Length: 5\r\n') + 'hello')).toMatch(/^HTTP\/1\.1 413 /);
+    expect(await raw(port, request('GET /', 'Transfer-Encoding: chunked\r\n') + '0\r\n\r\n')).toMatch(
+      /^HTTP\/1\.1 413 /,
+    );
+  });
+
+  it('bounds headers', async () => {
+    expect(await raw(port, request('GET /', `X-Long: ${'x'.repeat(20_000)}\r\n`))).toMatch(/^HTTP\/1\.1 431 /);
+    expect(await raw(port, request('GET /', `X-Short: ${'x'.repeat(8000)}\r\n`))).toMatch(/^HTTP\/1\.1 200 /);
+    expect(await raw(port, 'nonsense\r\n\r\n')).toMatch(/^HTTP\/1\.1 400 /);
+  });
+
+  it('is not kept waiting by 250 slow callers, and closes them', async () => {
+    const slow = await Promise.all(
+      Array.from(
+        { length: 250 },
+        () =>
+          new Promise<Socket>((done, failed) => {
+            const socket = connect(port, '127.0.0.1', () => {
+              socket.write('GET / HTTP/1.1\r\nHost: x\r\nX-Slow: ');
+              done(socket);
+            });
+            socket.on('error', failed);
+          }),
+      ),
+    );
+    let closed = 0;
+    const all = Promise.all(
+      slow.map(
+        (socket) =>
+          new Promise<void>((done) => {
+            socket.resume();
+            socket.on('close', () => {
+              closed += 1;
+              done();
+            });
+          }),
+      ),
+    );
+    const status = await new Promise<number>((done) => {
+      get({ port, host: '127.0.0.1', path: '/', agent: false }, (answer) => {
+        answer.resume();
+        done(answer.statusCode ?? 0);
+      });
+    });
+    expect([status, closed]).toEqual([200, 0]);
+    await all;
+    expect(closed).toBe(250);
+  });
+
+  it('sends the security headers, and none that plain http cannot keep', async () => {
+    const [head = ''] = (await raw(port, request('GET /'))).split('\r\n\r\n');
+    const named = (name: string): string => new RegExp(`^${name}: (.*)$`, 'im').exec(head)?.[1] ?? '';
+    const policy = named('content-security-policy');
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).toContain("script-src 'self' 'wasm-unsafe-eval'");
+    expect(policy).toContain("frame-ancestors 'none'");
+    expect(policy).not.toContain('upgrade-insecure-requests');
+    expect(policy).not.toContain('http');
+    expect([named('x-content-type-options'), named('referrer-policy')]).toEqual(['nosniff', 'no-referrer']);
+    expect(head.toLowerCase()).not.toContain('strict-transport-security');
+    expect(head.toLowerCase()).not.toContain('x-powered-by');
+  });
+
+  it('listens on this machine alone unless it is told otherwise, and then says so', () => {
+    expect(doorOf({})).toEqual({ host: '127.0.0.1', port: 4173 });
+    expect(doorOf({ PORT: '8080', HOST: '0.0.0.0' })).toEqual({ host: '0.0.0.0', port: 8080 });
+    expect(greeting({ host: '127.0.0.1', port: 4173 })).toEqual(['Keen Tempo is at http://localhost:4173']);
+    const lines = greeting({ host: '192.0.2.7', port: 80 });
+    expect(lines[0]).toBe('Keen Tempo is at http://192.0.2.7:80');
+    expect(lines.at(-1)).toContain('Everybody in this network');
+  });
+
+  it('says what is wrong with a port or a host in one line', () => {
+    const wrong = ['x', '-1', '65536', '4173.5', '1e3', ' '];
+    for (const PORT of wrong) {
+      const door = doorOf({ PORT });
+      expect('wrong' in door ? door.wrong : '')
+        .withContext(PORT)
+        .toMatch(/^PORT is ".*": set it to a whole number[^\n]*$/);
+    }
+    const error = (code: string) => errorLine(Object.assign(new Error('x'), { code }), { host: 'h', port: 80 });
+    expect(
+      [error('EADDRINUSE'), error('EACCES'), error('ENOTFOUND'), error('EOTHER')].map((line) => line.slice(0, 24)),
+    ).toEqual([
+      'Port 80 is taken: set PO',
+      'Port 80 may not be used ',
+      'HOST is "h", which is no',
+      'The server cannot listen',
+    ]);
+  });
+});

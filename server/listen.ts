@@ -1,0 +1,84 @@
+import { createServer, type Server } from 'node:http';
+import { networkInterfaces } from 'node:os';
+import { createApp } from './app';
+
+/** Where the server listens, as the environment says it. */
+export interface Door {
+  readonly host: string;
+  readonly port: number;
+}
+
+const usualPort = 4173;
+/** This machine only, unless somebody says otherwise. */
+const usualHost = '127.0.0.1';
+
+/**
+ * Reads `PORT` and `HOST`; what cannot be a port is one clear line.
+ * @example doorOf({ PORT: '8080' }) // { host: '127.0.0.1', port: 8080 }
+ */
+export function doorOf(environment: Readonly<Record<string, string | undefined>>): Door | { readonly wrong: string } {
+  const { PORT, HOST } = environment;
+  const port = PORT === undefined || PORT === '' ? usualPort : Number(PORT);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535 || (PORT !== undefined && !/^\d*$/.test(PORT)))
+    return {
+      wrong: `PORT is "${PORT ?? ''}": set it to a whole number from 0 to 65535, for example PORT=4173 npm start`,
+    };
+  return { host: HOST === undefined || HOST === '' ? usualHost : HOST, port };
+}
+
+/** Longest wait for a request's first line and headers, for the whole request, and between two on one connection. */
+const limits = { headersMs: 8000, requestMs: 10_000, idleMs: 5000, lookEveryMs: 1000, headerBytes: 16_384 } as const;
+
+/** The server of a folder with limits on what a caller may keep it waiting for; it does not listen yet. */
+export function serverOf(
+  folder: string,
+  waits: { readonly headersMs: number; readonly requestMs: number } = limits,
+): Server {
+  const server = createServer(
+    {
+      maxHeaderSize: limits.headerBytes,
+      headersTimeout: waits.headersMs,
+      requestTimeout: waits.requestMs,
+      keepAliveTimeout: limits.idleMs,
+      connectionsCheckingInterval: limits.lookEveryMs,
+    },
+    createApp(folder),
+  );
+  server.maxHeadersCount = 100;
+  return server;
+}
+
+const isLocal = (host: string): boolean => host === 'localhost' || host === '::1' || host.startsWith('127.');
+
+/**
+ * What is printed once the server listens: its addresses, and a warning where others can reach it.
+ * @example greeting({ host: '127.0.0.1', port: 4173 })[0] // "Keen Tempo is at http://localhost:4173"
+ */
+export function greeting({ host, port }: Door): string[] {
+  const here = `Keen Tempo is at http://localhost:${port}`;
+  if (isLocal(host)) return [here];
+  const all = Object.values(networkInterfaces()).flatMap((each) => each ?? []);
+  const reachable = host === '0.0.0.0' || host === '::' ? all.filter(({ internal }) => !internal) : [{ address: host }];
+  return [
+    ...(host === '0.0.0.0' || host === '::' ? [here] : []),
+    ...reachable.map(
+      ({ address }) => `Keen Tempo is at http://${address.includes(':') ? `[${address}]` : address}:${port}`,
+    ),
+    'Everybody in this network can open it there. It has no passwords: let it listen so only where you trust the network.',
+  ];
+}
+
+/** What an error of listening means, in one line. `errorLine({ code: 'EADDRINUSE' }, door)` */
+export function errorLine(error: NodeJS.ErrnoException, { host, port }: Door): string {
+  switch (error.code) {
+    case 'EADDRINUSE':
+      return `Port ${port} is taken: set PORT to another one, for example PORT=${port + 1} npm start`;
+    case 'EACCES':
+      return `Port ${port} may not be used here: set PORT to one from 1024 on, for example PORT=${usualPort} npm start`;
+    case 'EADDRNOTAVAIL':
+    case 'ENOTFOUND':
+      return `HOST is "${host}", which is no address of this machine: leave HOST out, or set it to 0.0.0.0 for all of them`;
+    default:
+      return `The server cannot listen at ${host}, port ${port}: ${error.message}`;
+  }
+}
