@@ -9,6 +9,8 @@ export default defineConfig({
   // A busy machine takes its time; what never comes is found all the same.
   expect: { timeout: 10_000 },
   fullyParallel: true,
+  // What passes at the second try is named at the end of `npm test`, so that it is mended and not forgotten.
+  retries: 1,
   workers: 2,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   outputDir: 'test-results/e2e',

@@ -60,16 +60,22 @@ await runner('Karma', [...ng, 'test'], (output) => {
   return { passed: Number(last?.[1] ?? 0) - bad, failed: bad };
 });
 
+/** Every test of Playwright's report, however deep it is described. */
+const specsOf = (suites) => suites.flatMap(({ specs, suites: inner = [] }) => [...specs, ...specsOf(inner)]);
+const secondTries = [];
+
 await build();
 const report = join(root, 'test-results/e2e.json');
 mkdirSync(join(root, 'test-results'), { recursive: true });
 rmSync(report, { force: true });
 await runner('Playwright', [module('@playwright/test/cli.js'), 'test'], () => {
   if (!existsSync(report)) return { passed: 0, failed: 0 };
-  const { stats } = JSON.parse(readFileSync(report, 'utf8'));
+  const { stats, suites } = JSON.parse(readFileSync(report, 'utf8'));
+  secondTries.push(...specsOf(suites).filter(({ tests }) => tests.some(({ status }) => status === 'flaky')));
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
 });
 
+for (const { file, title } of secondTries) console.log(`\n-- passed at the second try only: ${file} › ${title}`);
 for (const said of failures) console.log(`\n-- failed: ${said}`);
 console.log(`\ntests: ${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -229,6 +229,8 @@ export class Store {
   }
 
   private async goWithout(why: string): Promise<void> {
+    // Said first: loading and filling what stands in takes its time on a slow machine.
+    this.keeping.set({ where: 'tab', why });
     const { IDBFactory, IDBKeyRange } = await import('fake-indexeddb');
     const indexedDB = new IDBFactory();
     // Live queries ask nothing where Dexie has found no storage at all when it was loaded.
@@ -238,7 +240,7 @@ export class Store {
     await database.open();
     await this.firstRows(database);
     if (this.over) return;
-    this.use(database, { where: 'tab', why });
+    this.use(database, this.keeping());
     void this.lookForDisk(database);
   }
 
