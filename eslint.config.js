@@ -35,6 +35,7 @@ const rooms = [
     'draft',
     'versions',
     'live',
+    'walls',
     'findings',
     'audio',
   ],

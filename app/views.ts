@@ -62,4 +62,20 @@ const views: Routes = [
   },
 ];
 
-export const framed: Routes = [{ path: '', component: Shell, providers: [provideIcons()], children: views }];
+/** Screens of the room, which follow a run on another device: without the frame of the coach's own. */
+const screens: Routes = [
+  ...['wall', 'wall/:code'].map((path) => ({
+    path,
+    title: 'Wall · Keen Tempo',
+    loadComponent: () => import('./pages/wall/wall-page').then((page) => page.WallPage),
+  })),
+  {
+    path: 'remote',
+    title: 'Remote · Keen Tempo',
+    loadComponent: () => import('./pages/remote/remote-page').then((page) => page.RemotePage),
+  },
+];
+
+export const framed: Routes = [
+  { path: '', providers: [provideIcons()], children: [...screens, { path: '', component: Shell, children: views }] },
+];

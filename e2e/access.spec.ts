@@ -44,7 +44,7 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Start' }).click();
       for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
-      await page.locator('.stage').waitFor();
+      await page.locator('kt-stage').waitFor();
     },
   },
   {
@@ -52,7 +52,7 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
     path: '/run/demo-first-watch',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Start' }).click();
-      await page.locator('.stage').waitFor();
+      await page.locator('kt-stage').waitFor();
       await page.keyboard.press('c');
       await page.keyboard.press('h');
       await page.getByRole('dialog', { name: 'Change the session' }).waitFor();
@@ -63,7 +63,7 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
     path: '/run/demo-first-watch',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Start' }).click();
-      await page.locator('.stage').waitFor();
+      await page.locator('kt-stage').waitFor();
       await page.keyboard.press('s');
       await page.locator('#over').waitFor();
     },

@@ -137,7 +137,7 @@ test('killed at a random moment during a run: it is offered again at its second,
     let page = await browser.open(`${baseURL}/run/demo-first-watch`);
     for (let kill = 0; kill < kills; kill += 1) {
       await page.getByRole('button', { name: kill === 0 ? 'Start' : 'Resume there', exact: true }).click();
-      await page.locator('.stage').waitFor();
+      await page.locator('kt-stage').waitFor();
       if (kill === 0) for (let step = 0; step < 4; step += 1) await page.keyboard.press('ArrowRight');
       else await page.keyboard.press('Space');
       await page.waitForTimeout(700 + Math.random() * 1200);

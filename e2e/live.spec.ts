@@ -10,7 +10,7 @@ test('a session is changed while it runs: one press each, beside the clock, take
 }) => {
   await page.goto('/run/demo-hands-then-legs');
   await page.getByRole('button', { name: 'Start' }).click();
-  await page.locator('.stage').waitFor();
+  await page.locator('kt-stage').waitFor();
   await page.keyboard.press('ArrowRight');
   await page.getByRole('button', { name: 'Change' }).click();
   const panel = page.getByRole('dialog', { name: 'Change the session' });
@@ -64,7 +64,7 @@ test('a session is changed while it runs: one press each, beside the clock, take
 test('a run that was changed is taken up after a reload as it was changed', async ({ page }) => {
   await page.goto('/run/demo-ten-minutes');
   await page.getByRole('button', { name: 'Start' }).click();
-  await page.locator('.stage').waitFor();
+  await page.locator('kt-stage').waitFor();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('h');
   const before = await seconds(page);

@@ -17,7 +17,7 @@ test('the main job: type, build, rests, run at rehearsal speed, log, reload, sti
   await expect(page.locator('text.moment')).toHaveText(['0:00', '0:30', '1:00', '1:30', '2:00', '2:30']);
   // As slowly as a hand presses: the row is selected by the press, and the button stays under it.
   await page.getByRole('button', { name: /^Unfold/ }).click({ delay: 150 });
-  await expect(page.locator('.stage')).toHaveCount(6);
+  await expect(page.locator('kt-stage')).toHaveCount(6);
   await expect(page.locator('.stage .ring')).toHaveCount(6);
   await expect(page.getByLabel('Length of Round 1')).toHaveText('3:00');
   await page.getByRole('button', { name: 'Rest', exact: true }).click();
@@ -131,7 +131,7 @@ test('a run that a reload breaks off is taken up at its second', async ({ page }
 test('whoever comes back another day is offered the run that was broken off, and may let it go', async ({ page }) => {
   await page.goto('/run/demo-first-watch');
   await page.getByRole('button', { name: 'Start' }).click();
-  await page.locator('.stage').waitFor();
+  await page.locator('kt-stage').waitFor();
   for (let step = 0; step < 4; step += 1) await page.keyboard.press('ArrowRight');
   await expect(page.locator('.clock')).toHaveText(/0:4\d/);
   await page.goto('/sheets');
@@ -169,7 +169,7 @@ test('a sheet without combinations is a good plain round timer', async ({ page }
 test('an open break waits for a key', async ({ page }) => {
   await page.goto('/run/demo-first-watch');
   await page.getByRole('button', { name: 'Start' }).click();
-  await page.locator('.stage').waitFor();
+  await page.locator('kt-stage').waitFor();
   // Three warm-up pieces, a show, 6 + 4 + 6 pieces of rounds and two rests lie before the break.
   for (let step = 0; step < 23; step += 1) await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Press space to go on')).toBeVisible();

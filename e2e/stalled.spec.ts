@@ -44,7 +44,7 @@ test('a page that stood still for six seconds stands at the right second, and wh
   await listen(page);
   await page.goto('/run/demo-first-watch');
   await page.getByRole('button', { name: 'Start' }).click();
-  await page.locator('.stage').waitFor();
+  await page.locator('kt-stage').waitFor();
   for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
   await expect(page.locator('.clock')).toHaveText('0:27', { timeout: 8000 });
   // The whole page is held up, timers and drawing with it, as by a machine that is busy or asleep.
@@ -69,7 +69,7 @@ test('a frozen tab stands at the right second when it wakes', async ({ page, con
   await listen(page);
   await page.goto('/run/demo-first-watch');
   await page.getByRole('button', { name: 'Start' }).click();
-  await page.locator('.stage').waitFor();
+  await page.locator('kt-stage').waitFor();
   for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
   await expect(page.locator('.clock')).toHaveText('0:27', { timeout: 8000 });
   const began = Date.now();

@@ -72,6 +72,7 @@ test('a database that a newer version has left, or that is deleted while open, b
   );
   await expect(page.getByRole('alert').filter({ hasText: 'deleted in another tab' })).toBeVisible();
   await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Title of the sheet')).toHaveValue('Before');
   await page.goto('about:blank');
@@ -123,7 +124,7 @@ test('a run that ends on a full disk shows its entry, which is written when ther
   });
   await page.goto('/run/demo-first-watch');
   await page.getByRole('button', { name: 'Start' }).click();
-  await page.locator('.stage').waitFor();
+  await page.locator('kt-stage').waitFor();
   await page.keyboard.press('ArrowRight');
   await page.evaluate(() => Object.assign(window, { full: true }));
   await page.getByRole('button', { name: 'Stop' }).click();

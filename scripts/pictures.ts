@@ -134,7 +134,7 @@ const pictures: readonly Picture[] = [
     dark: true,
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Start' }).click();
-      await page.locator('.stage').waitFor();
+      await page.locator('kt-stage').waitFor();
       for (let step = 0; step < 9; step += 1) await page.keyboard.press('ArrowRight');
       await page.waitForTimeout(7000);
     },
@@ -144,7 +144,7 @@ const pictures: readonly Picture[] = [
     path: '/run/demo-hands-then-legs',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Start' }).click();
-      await page.locator('.stage').waitFor();
+      await page.locator('kt-stage').waitFor();
       for (let step = 0; step < 8; step += 1) await page.keyboard.press('ArrowRight');
       await page.waitForTimeout(1500);
       await page.getByRole('button', { name: 'Change' }).click();

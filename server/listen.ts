@@ -48,22 +48,28 @@ export function serverOf(
   return server;
 }
 
+const isEverywhere = (host: string): boolean => host === '0.0.0.0' || host === '::';
+
+/** Addresses at which others in the network reach the server; none where it listens to its own machine alone. */
+export function addressesOf({ host, port }: Door): string[] {
+  if (isLocal(host)) return [];
+  const all = Object.values(networkInterfaces()).flatMap((each) => each ?? []);
+  const reachable = isEverywhere(host) ? all.filter(({ internal }) => !internal) : [{ address: host }];
+  return reachable.map(({ address }) => `http://${address.includes(':') ? `[${address}]` : address}:${port}`);
+}
+
 const isLocal = (host: string): boolean => host === 'localhost' || host === '::1' || host.startsWith('127.');
 
 /**
  * What is printed once the server listens: its addresses, and a warning where others can reach it.
  * @example greeting({ host: '127.0.0.1', port: 4173 })[0] // "Keen Tempo is at http://localhost:4173"
  */
-export function greeting({ host, port }: Door): string[] {
-  const here = `Keen Tempo is at http://localhost:${port}`;
-  if (isLocal(host)) return [here];
-  const all = Object.values(networkInterfaces()).flatMap((each) => each ?? []);
-  const reachable = host === '0.0.0.0' || host === '::' ? all.filter(({ internal }) => !internal) : [{ address: host }];
+export function greeting(door: Door): string[] {
+  const here = `Keen Tempo is at http://localhost:${door.port}`;
+  if (isLocal(door.host)) return [here];
   return [
-    ...(host === '0.0.0.0' || host === '::' ? [here] : []),
-    ...reachable.map(
-      ({ address }) => `Keen Tempo is at http://${address.includes(':') ? `[${address}]` : address}:${port}`,
-    ),
+    ...(isEverywhere(door.host) ? [here] : []),
+    ...addressesOf(door).map((address) => `Keen Tempo is at ${address}`),
     'Everybody in this network can open it there. It has no passwords: let it listen so only where you trust the network.',
   ];
 }

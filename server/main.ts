@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import type { AddressInfo } from 'node:net';
-import { doorOf, errorLine, greeting, serverOf } from './listen';
+import { addressesOf, doorOf, errorLine, greeting, serverOf } from './listen';
+import { openLiveChannel } from './live-channel';
 
 const door = doorOf(process.env);
 if ('wrong' in door) {
@@ -12,6 +13,7 @@ if ('wrong' in door) {
   server.on('listening', () => {
     const { port } = server.address() as AddressInfo;
     for (const line of greeting({ ...door, port })) console.log(line);
+    openLiveChannel([server], addressesOf({ ...door, port }));
   });
   server.on('error', (error) => {
     console.error(errorLine(error, door));

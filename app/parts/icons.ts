@@ -17,6 +17,8 @@ import {
   mdiFloorPlan,
   mdiFullscreen,
   mdiKeyboardOutline,
+  mdiLockOpenVariantOutline,
+  mdiLockOutline,
   mdiMagnify,
   mdiMinus,
   mdiNotebookOutline,
@@ -31,6 +33,7 @@ import {
   mdiSkipNext,
   mdiSkipPrevious,
   mdiStop,
+  mdiTelevision,
   mdiTimerOutline,
   mdiUndo,
 } from '@mdi/js';
@@ -53,6 +56,7 @@ const icons: Readonly<Record<string, string>> = {
   import: mdiFileImportOutline,
   keys: mdiKeyboardOutline,
   less: mdiMinus,
+  lock: mdiLockOutline,
   log: mdiNotebookOutline,
   more: mdiDotsVertical,
   next: mdiSkipNext,
@@ -67,6 +71,8 @@ const icons: Readonly<Record<string, string>> = {
   stop: mdiStop,
   timer: mdiTimerOutline,
   undo: mdiUndo,
+  unlock: mdiLockOpenVariantOutline,
+  walls: mdiTelevision,
   unfold: mdiChevronDown,
 };
 

@@ -64,16 +64,22 @@ function reasonOf(thrown: unknown): string {
   return message || name;
 }
 
-/** A promise that gives up when time is over. */
+const beatMs = 100;
+
+/** A promise that gives up when time is over. It is counted in beats: while the page is busy, no answer can be taken in. */
 async function within<T>(ms: number, what: PromiseLike<T>): Promise<T> {
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  let beats: ReturnType<typeof setInterval> | undefined;
   const late = new Promise<never>((_, reject) => {
-    timer = setTimeout(() => reject(new DOMException('no answer', 'TimeoutError')), ms);
+    let left = Math.ceil(ms / beatMs);
+    beats = setInterval(() => {
+      left -= 1;
+      if (left <= 0) reject(new DOMException('no answer', 'TimeoutError'));
+    }, beatMs);
   });
   try {
     return await Promise.race([what, late]);
   } finally {
-    clearTimeout(timer);
+    clearInterval(beats);
   }
 }
 

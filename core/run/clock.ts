@@ -40,7 +40,11 @@ export function setTo(clock: RunClock, session: SessionTime, source: SourceTime)
   return { ...clock, anchorSession: session, anchorSource: source };
 }
 
-/** The same session on another source clock, both read at the same moment: nothing jumps. */
+/**
+ * The same session on another source clock, both read at the same moment: nothing jumps. A clock that stands keeps since when.
+ * @example handOver(clock, audio.now, page.now)
+ */
 export function handOver(clock: RunClock, from: SourceTime, to: SourceTime): RunClock {
+  if (!clock.running) return { ...clock, anchorSource: clock.anchorSource + (to - from) };
   return { ...clock, anchorSession: clockAt(clock, from), anchorSource: to };
 }

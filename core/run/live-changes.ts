@@ -33,6 +33,10 @@ export const liveChangeSchema = z.discriminatedUnion('kind', [
 ]);
 export type LiveChange = z.infer<typeof liveChangeSchema>;
 
+type WithoutMoment<Change> = Change extends LiveChange ? Omit<Change, 'at'> : never;
+/** A change as it is pressed; when, the run knows. */
+export type PressedChange = WithoutMoment<LiveChange>;
+
 /** Changes that are kept of one run. */
 export const mostLiveChanges = 2000;
 export const liveChangesSchema = z.array(liveChangeSchema).check(z.maxLength(mostLiveChanges));

@@ -2,7 +2,16 @@ import type { CallKind } from '../sheet/call-kinds';
 import type { Leaf } from '../timeline/leaf';
 import type { SessionTime } from '../units';
 import type { Call } from './call';
-import type { Script } from './script';
+
+/** What a screen needs to know of a call. */
+export type ShownCall = Pick<Call, 'kind' | 'at' | 'say'>;
+
+/** What a screen needs to know of a script. */
+export interface ShownScript<Shown extends ShownCall = ShownCall> {
+  readonly lead: readonly Shown[];
+  readonly calls: readonly Shown[];
+  readonly breaks: readonly { readonly at: SessionTime; readonly calls: readonly Shown[] }[];
+}
 
 /** Kinds that a screen leaves to the voice: they pass. */
 const passing: ReadonlySet<CallKind> = new Set<CallKind>([
@@ -18,7 +27,7 @@ const passing: ReadonlySet<CallKind> = new Set<CallKind>([
 const ahead = 4000;
 
 /** What is said in a leaf that a class reads off a wall: of the script alone, so that what is muted is not shown. */
-export function wordsOn(script: Script, leaf: Leaf, breaksPassed: number): readonly string[] {
+export function wordsOn(script: ShownScript, leaf: Leaf, breaksPassed: number): readonly string[] {
   if (leaf.open)
     return (script.breaks[breaksPassed]?.calls ?? []).flatMap(({ kind, say }) => (passing.has(kind) ? [] : [say]));
   const kinds: ReadonlySet<CallKind> = new Set<CallKind>(
@@ -33,7 +42,11 @@ export function wordsOn(script: Script, leaf: Leaf, breaksPassed: number): reado
 }
 
 /** What is being said at a moment, or was last said in this leaf; null where nothing is, yet. */
-export function saidAt(script: Script, leaf: Leaf | null, at: SessionTime): Call | null {
+export function saidAt<Shown extends ShownCall>(
+  script: ShownScript<Shown>,
+  leaf: Leaf | null,
+  at: SessionTime,
+): Shown | null {
   const said = at < 0 ? script.lead : script.calls;
   const from = at < 0 || !leaf ? -Infinity : leaf.at;
   const last = said.findLast((call) => call.kind !== 'bell' && call.at <= at && call.at >= from);

@@ -15,6 +15,9 @@ export interface SoundCue {
   readonly breaksBefore: number;
 }
 
+/** What is to be known of a call to sound it. */
+type SoundingCall = Pick<Call, 'kind' | 'at' | 'sound'>;
+
 /** Changes from piece to piece, and clicks: what sounds without a call. Rounds have their bells instead. */
 function quietCues(timeline: Timeline): SoundCue[] {
   const out: SoundCue[] = [];
@@ -38,7 +41,7 @@ function quietCues(timeline: Timeline): SoundCue[] {
 }
 
 /** How many open breaks lie before a call: one at a break's own second comes after it, unless it ends what was before. */
-function breaksBefore(call: Call, breaks: readonly SessionTime[]): number {
+function breaksBefore(call: SoundingCall, breaks: readonly SessionTime[]): number {
   const ends = call.sound === 'end bell' || call.kind === 'count';
   return breaks.filter((at) => (ends ? at < call.at : at <= call.at)).length;
 }
@@ -49,8 +52,8 @@ function breaksBefore(call: Call, breaks: readonly SessionTime[]): number {
  */
 export function soundsOf(
   timeline: Timeline,
-  calls: readonly Call[],
-  breaks: readonly { readonly at: SessionTime; readonly calls: readonly Call[] }[],
+  calls: readonly SoundingCall[],
+  breaks: readonly { readonly at: SessionTime; readonly calls: readonly SoundingCall[] }[],
 ): SoundCue[] {
   const moments = breaks.map(({ at }) => at);
   const called = calls.flatMap((call): SoundCue[] =>

@@ -17,7 +17,7 @@ const usualEndMs = 10 * 60_000;
   imports: [ChoiceField, MatButtonModule, MatIcon, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './live-panel.html',
-  styleUrl: './live-panel.scss',
+  styleUrl: './_side-panel.scss',
   host: { role: 'dialog', 'aria-label': 'Change the session' },
 })
 export class LivePanel {

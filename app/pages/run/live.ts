@@ -9,14 +9,14 @@ import {
   standing,
   type LiveChange,
   type Milliseconds,
+  type PressedChange,
   type SessionTime,
   type Sheet,
   type StandingChange,
 } from '../../../core/index';
 
-type Without<Change extends LiveChange> = Change extends LiveChange ? Omit<Change, 'at'> : never;
-/** A change as it is pressed; when, the run knows. */
-export type Pressed = Without<StandingChange>;
+/** A change that stands until it is taken back, as it is pressed. */
+export type Pressed = Exclude<PressedChange, { kind: 'undo' }>;
 
 /** What is changed while a session runs, and the session as that makes it. */
 @Injectable()

@@ -3,48 +3,30 @@ import { ChoiceField } from '../../parts/fields/choice-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { BreakpointObserver } from '@angular/cdk/layout';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { firstValueFrom, map } from 'rxjs';
-import {
-  addedMs,
-  writeCombination,
-  earlyMoves,
-  blockName,
-  leafDetail,
-  leafName,
-  compile,
-  planLeaf,
-  sayClock,
-  sayEffort,
-  schemeOrSix,
-  strikingAt,
-  type Leaf,
-  type LogEntry,
-  type Sheet,
-  wordsOn,
-} from '../../../core/index';
+import { firstValueFrom } from 'rxjs';
+import { addedMs, compile, sayClock, type LogEntry, type Sheet } from '../../../core/index';
 import { Hint } from '../../parts/hint';
 import { EntryForm } from '../../parts/entry-form';
-import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
+import { Stage } from '../../parts/stage/stage';
 import { LogService } from '../../services/log.service';
 import { KeysService } from '../../services/keys.service';
 import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-run.service';
-import { RunLanes } from './run-lanes';
 import { Live } from './live';
 import { LivePanel } from './live-panel';
 import { RunKeeper } from './run-keeper';
 import { Runner } from './runner';
 import { Speaker } from './speaker';
+import { Walls } from './walls';
+import { WallsPanel } from './walls-panel';
 import { NoticeService } from '../../services/notice.service';
 
 /** Performing a sheet: clock, staff and calls, large enough for a room. */
 @Component({
   selector: 'kt-run-page',
-  imports: [Hint, ChoiceField, MatIcon, MatButtonModule, RouterLink, EntryForm, LivePanel, RunLanes, StrikeStaff],
-  providers: [Runner, RunKeeper, Live, Speaker],
+  imports: [Hint, ChoiceField, MatIcon, MatButtonModule, RouterLink, EntryForm, LivePanel, Stage, WallsPanel],
+  providers: [Runner, RunKeeper, Live, Speaker, Walls],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-page.html',
   styleUrl: './run-page.scss',
@@ -62,8 +44,9 @@ export class RunPage {
   private readonly router = inject(Router);
 
   /** undefined while storage is asked, null where there is no such sheet. */
-  /** Whether what can be changed stands open at the side. */
-  protected readonly changing = signal(false);
+  protected readonly walls = inject(Walls);
+  /** What stands open beside the clock. */
+  protected readonly side = signal<'changes' | 'walls' | null>(null);
   protected readonly stored = signal<Sheet | null | undefined>(undefined);
   protected readonly unfinished = signal<BrokenOff | null>(null);
   protected readonly rate = signal(1);
@@ -72,7 +55,6 @@ export class RunPage {
     name: value === 1 ? 'as it is' : `rehearsal × ${value}`,
   }));
   protected readonly sayClock = sayClock;
-  protected readonly leafDetail = leafDetail;
 
   protected readonly summary = computed(() => {
     const sheet = this.stored();
@@ -85,100 +67,10 @@ export class RunPage {
       leaves: timeline.leaves.length,
     };
   });
-  protected readonly scheme = computed(() => schemeOrSix(this.runner.sheet()?.numbers ?? 'six'));
   protected readonly phase = computed(() => this.runner.state()?.phase ?? null);
-  /** Seconds left before second zero, or null once past it. */
-  protected readonly countIn = computed(() =>
-    this.phase() !== null && this.runner.position() < 0 ? Math.ceil(-this.runner.position() / 1000) : null,
-  );
-  protected readonly left = computed(() => {
-    const last = this.runner.parts().at(-1);
-    return last ? Math.max(0, last.at + last.ms - this.runner.position()) : 0;
-  });
-  protected readonly clock = computed(() => sayClock(Math.ceil(this.left() / 1000) * 1000));
-  /** Share of the leaf that is behind, 0 to 100, in whole steps so that little is drawn anew. */
-  protected readonly behind = computed(() => {
-    const whole = this.runner.parts().reduce((sum, { ms }) => sum + ms, 0);
-    return whole > 0 ? Math.round(1000 * (1 - this.left() / whole)) / 10 : 0;
-  });
-  /** What is left of the whole block, where the piece is only a part of it. */
-  protected readonly blockLeft = computed(() => {
-    const [leaf, timeline] = [this.runner.parts().at(-1), this.runner.timeline()];
-    if (!leaf || !timeline) return null;
-    const last = timeline.leaves.findLast(
-      (each) => each.blockId === leaf.blockId && each.round === leaf.round && each.kind === leaf.kind,
-    );
-    const end = (last?.at ?? leaf.at) + (last?.ms ?? 0);
-    return end > leaf.at + leaf.ms ? sayClock(Math.ceil((end - this.runner.position()) / 1000) * 1000) : null;
-  });
-  protected readonly heading = computed(() => {
-    const [leaf, timeline] = [this.runner.leaf() ?? this.runner.next(), this.runner.timeline()];
-    if (!leaf || !timeline) return '';
-    if (leaf.round === null) return blockName(leaf);
-    const round = `Round ${leaf.round} of ${timeline.rounds}`;
-    return leaf.title ? `${round} · ${leaf.title}` : round;
-  });
-  /** What the script says in this leaf that a class reads off the wall; nothing that is muted, in the coach's own words. */
-  protected readonly words = computed((): readonly string[] => {
-    const [leaf, script] = [this.runner.leaf(), this.runner.script()];
-    return leaf && script ? wordsOn(script, leaf, this.runner.state()?.breaksPassed ?? 0) : [];
-  });
-  protected readonly detail = computed(() => {
-    const leaf = this.runner.leaf();
-    if (!leaf) return '';
-    const stage = leaf.stage ? [`stage ${leaf.stage.number} of ${leaf.stage.of}`] : [];
-    const works = leaf.kind !== 'rest' && leaf.kind !== 'show';
-    const effort = works ? [...(leaf.focus ? [leaf.focus] : []), sayEffort(leaf.effort)] : [];
-    const stance = leaf.stance === 'square' ? ['square'] : [];
-    // Of the whole piece, whatever parts changes have made of it.
-    const plans = this.runner.parts().map(planLeaf);
-    const plan = {
-      least: plans.reduce((sum, { least }) => sum + least, 0),
-      most: plans.reduce((sum, { most }) => sum + most, 0),
-    };
-    const strikes =
-      plan.most > 0
-        ? [
-            plan.least === plan.most
-              ? `${Math.round(plan.most)} strikes planned`
-              : `${Math.round(plan.least)} to ${Math.round(plan.most)} strikes`,
-          ]
-        : [];
-    return [...stage, ...stance, ...effort, ...(leaf.nonStop ? ['non-stop'] : []), ...strikes].join(' · ');
-  });
-
   protected wholeSecond(at: number): string {
     return sayClock(Math.max(0, Math.floor(at / 1000)) * 1000);
   }
-
-  /** What comes next; within a block its name need not be said again. */
-  protected nextName(next: Leaf): string {
-    const detail = leafDetail(next);
-    return next.blockId === this.runner.leaf()?.blockId && detail ? detail : leafName(next);
-  }
-
-  /** The early moves of a stage that attention drifts away from. */
-  protected remindOf(leaf: Leaf): string | null {
-    const early = earlyMoves(leaf);
-    return early ? writeCombination(early, this.scheme()) : null;
-  }
-
-  /** Names under the codes: for those who are still learning them, unless the coach has chosen. */
-  protected readonly named = computed(() => {
-    const { strikeNames } = this.settings.settings();
-    return strikeNames === 'by level' ? this.runner.sheet()?.class.level !== 'advanced' : strikeNames === 'always';
-  });
-  private readonly calm = toSignal(
-    inject(BreakpointObserver)
-      .observe('(prefers-reduced-motion: reduce)')
-      .pipe(map(({ matches }) => matches)),
-    { initialValue: false },
-  );
-  /** The move that is done now, at the pace of the class; none where motion is to be little. */
-  protected readonly lit = computed(() => {
-    const leaf = this.runner.leaf();
-    return leaf && !this.calm() && this.countIn() === null ? strikingAt(leaf, this.runner.position()) : null;
-  });
 
   constructor() {
     this.listenToKeys();
@@ -231,14 +123,15 @@ export class RunPage {
     void this.log.change(entry, change);
   }
 
-  /** What stands as large as the clock while that stands still. */
-  protected readonly standing = computed(() => {
-    const phase = this.phase();
-    return phase === 'paused' ? 'Paused' : phase === 'held' ? 'Held' : null;
-  });
+  protected toggle(side: 'changes' | 'walls'): void {
+    if (side === 'walls' && this.side() !== side) this.walls.open();
+    this.side.update((open) => (open === side ? null : side));
+  }
 
-  protected toggleChanging(): void {
-    this.changing.update((open) => !open);
+  /** The focus is free after it, so that the space bar means pause. */
+  protected closeSide(): void {
+    this.side.set(null);
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   }
 
   /** A press by mouse or finger leaves the focus free, so that the space bar goes on meaning pause. */
@@ -268,7 +161,13 @@ export class RunPage {
       { keys: ['ArrowRight', 'PageDown'], does: 'A piece on', when: running, press: () => this.runner.go('forward') },
       { keys: ['r'], does: 'The piece once more', when: running, press: () => this.runner.go('repeat') },
       { keys: ['s'], does: 'Stop now', when: running, press: () => this.runner.stopNow() },
-      { keys: ['c'], does: 'What can be changed', when: running, press: () => this.changing.update((open) => !open) },
+      { keys: ['c'], does: 'What can be changed', when: running, press: () => this.toggle('changes') },
+      {
+        keys: ['v'],
+        does: 'Walls and remotes',
+        when: () => this.phase() !== 'over',
+        press: () => this.toggle('walls'),
+      },
       { keys: ['h'], does: 'Everyone with me: hold', when: running, press: () => this.runner.hold() },
       { keys: ['+'], does: 'Faster', when: running, press: () => this.runner.pace(0.1) },
       { keys: ['-'], does: 'Slower', when: running, press: () => this.runner.pace(-0.1) },
@@ -289,15 +188,15 @@ export class RunPage {
       { keys: ['f'], does: 'Fill the screen', press: () => this.fullScreen() },
       {
         keys: ['Escape'],
-        does: 'Close what can be changed',
+        does: 'Close what stands at the side',
         typing: true,
-        when: () => running() && this.changing(),
-        press: () => this.changing.set(false),
+        when: () => this.side() !== null,
+        press: () => this.closeSide(),
       },
       {
         keys: ['Escape'],
         does: 'Back to the sheet, before it starts',
-        when: () => this.phase() === null,
+        when: () => this.phase() === null && this.side() === null,
         press: () => void this.router.navigate(['/sheets', this.id()]),
       },
     ]);

@@ -9,11 +9,9 @@ import {
   goTo,
   handOver,
   hold,
-  leafIndexOf,
   livePaces,
   mostDeeds,
   notice,
-  wholeOf,
   pause,
   positionOf,
   resume,
@@ -30,6 +28,8 @@ import {
   type SoundCue,
   type SourceTime,
   type UnfinishedRun,
+  whereIs,
+  type WallState,
 } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
 import { SettingsService } from '../../services/settings.service';
@@ -71,19 +71,15 @@ export class Runner {
     const state = this.state();
     return state ? positionOf(state, this.source()) : 0;
   });
-  readonly index = computed(() => {
+  readonly where = computed(() => {
     const [state, timeline] = [this.state(), this.timeline()];
-    return state && timeline ? leafIndexOf(state, timeline, this.source()) : -1;
+    return state && timeline ? whereIs(state, timeline, this.source()) : null;
   });
-  readonly leaf = computed(() => this.timeline()?.leaves[this.index()] ?? null);
-  /** The piece that is on, in the parts that changes made of it. */
-  readonly parts = computed(() => {
-    const [timeline, leaf] = [this.timeline(), this.leaf()];
-    return timeline && leaf ? wholeOf(timeline, leaf) : [];
-  });
-  readonly next = computed(() => {
-    const [leaves, last] = [this.timeline()?.leaves ?? [], this.parts().at(-1)];
-    return leaves[(last ? leaves.indexOf(last) : this.index()) + 1] ?? null;
+  readonly leaf = computed(() => this.where()?.leaf ?? null);
+  /** Names under the codes: for those who are still learning them, unless the coach has chosen. */
+  readonly named = computed(() => {
+    const { strikeNames } = this.settings.settings();
+    return strikeNames === 'by level' ? this.sheet()?.class.level !== 'advanced' : strikeNames === 'always';
   });
   /** The entry of a run that is over; it is in the log before it is shown. */
   readonly entry = signal<LogEntry | null>(null);
@@ -217,6 +213,14 @@ export class Runner {
     this.sound.silence();
     this.change(stopNow);
     if (this.state() !== before && this.rate === 1) this.speaker.stop();
+  }
+
+  /** How the run stands, on a clock that others know, which shows `now` at this moment. */
+  standsAt(now: SourceTime): WallState | null {
+    const state = this.state();
+    if (!state) return null;
+    const { phase, clock, breaksPassed } = state;
+    return { phase, clock: handOver(clock, this.read(), now), breaksPassed };
   }
 
   private change(deed: (state: RunState, now: Moment) => RunState): void {

@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import {
+  addedMs,
+  codeOf,
+  faultsOn,
+  helloSchema,
+  leafName,
+  livePaces,
+  sayClock,
+  type LiveChange,
+  type PressedChange,
+  type Refusal,
+} from '../../../core/index';
+import { ChoiceField } from '../../parts/fields/choice-field';
+import { Follower } from '../../services/follower';
+
+const whys: Readonly<Record<Refusal, string>> = {
+  'no such code': 'The room of this address is closed: take the picture of the remote anew.',
+  'wrong secret': 'This address may not press any more: take the picture of the remote anew.',
+  'too many': 'This room is full.',
+  'too often': 'Too many tries: wait a minute, then load the page anew.',
+  'not understood': 'The server is of another version: load this page anew.',
+  'shut out': 'The coach has shut this remote out.',
+};
+
+/** Minutes in which a remote can end a session. */
+const endings = [1, 2, 3, 5, 10, 15];
+
+/** A phone that presses for the coach: the live changes as big buttons, and a lock against stray touches. */
+@Component({
+  selector: 'kt-remote-page',
+  imports: [ChoiceField, MatButtonModule, MatIcon],
+  providers: [Follower],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './remote-page.html',
+  styleUrl: './remote-page.scss',
+})
+export class RemotePage {
+  protected readonly follower = inject(Follower);
+  protected readonly locked = signal(false);
+  protected readonly paces = livePaces;
+  protected readonly why = computed(() => {
+    const refusal = this.follower.refusal();
+    return refusal === null ? '' : whys[refusal];
+  });
+  protected readonly panel = this.follower.panel.asReadonly();
+  protected readonly percent = computed(() => Math.round((this.panel()?.pace ?? 1) * 100));
+  protected readonly clock = computed(() => {
+    const [where, phase] = [this.follower.where(), this.follower.phase()];
+    if (!where) return '';
+    return sayClock((phase === 'break' ? Math.floor(where.clock / 1000) : Math.ceil(where.clock / 1000)) * 1000);
+  });
+  protected readonly on = computed(() => {
+    const leaf = this.follower.where()?.leaf;
+    return leaf ? leafName(leaf) : '';
+  });
+  protected readonly standing = computed(() => {
+    const phase = this.follower.phase();
+    return phase === 'paused' ? 'Paused' : phase === 'held' ? 'Held' : phase === 'break' ? 'Open' : null;
+  });
+  protected readonly endings = [
+    { value: 0, name: 'choose' },
+    ...endings.map((minutes) => ({ value: minutes, name: `${minutes} min` })),
+  ];
+  protected readonly faults = computed(() => [
+    { value: '', name: 'choose one' },
+    ...faultsOn(this.follower.where()?.leaf?.bags[0] ?? null).map(({ id, name }) => ({ value: id, name })),
+  ]);
+  /** The address has no code and secret that could be used. */
+  protected readonly lacks: boolean;
+
+  constructor() {
+    // Behind the hash, which no server sees.
+    const [code = '', secret = ''] = location.hash.slice(1).split('.');
+    const hello = helloSchema.safeParse({ kind: 'control', code: codeOf(code), secret });
+    this.lacks = !hello.success || hello.data.kind === 'open';
+    if (hello.success && hello.data.kind !== 'open') this.follower.follow(hello.data);
+    inject(DestroyRef).onDestroy(() => this.follower.end());
+  }
+
+  protected change(change: PressedChange): void {
+    // The moment is the tablet's own.
+    this.follower.press({ kind: 'change', change: { ...change, at: 0 } as LiveChange });
+  }
+
+  protected longer(): void {
+    this.change({ kind: 'longer', ms: addedMs });
+  }
+
+  protected endIn(minutes: number): void {
+    if (minutes > 0) this.change({ kind: 'end in', ms: minutes * 60_000 });
+  }
+
+  protected mark(fault: string): void {
+    if (fault) this.change({ kind: 'fault', fault });
+  }
+}

@@ -1,0 +1,249 @@
+import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { interval } from 'rxjs';
+import {
+  helloSchema,
+  readMessage,
+  wallChanges,
+  wallSheet,
+  wallWords,
+  type Hello,
+  type Member,
+  type Press,
+  type RemotePanel,
+  type Role,
+  type ServerMessage,
+  type Showing,
+  type WallPlan,
+} from '../../../core/index';
+import { LiveLine } from '../../services/live-line';
+import { SettingsService } from '../../services/settings.service';
+import { TickerService } from '../../services/ticker.service';
+import { Live } from './live';
+import { Runner } from './runner';
+
+/** The room that this tab has opened: a reload comes back to it, another tab has its own. */
+const roomKey = 'keen-tempo wall';
+/** Clocks of two devices drift apart a little; the state is said again so often. */
+const againEveryMs = 5000;
+const beatMs = 250;
+
+/** What a wall or a remote needs to come in. */
+export interface Opened {
+  readonly code: string;
+  readonly wall: string;
+  /** With the secret behind `#`: it stands in no address that a server sees. */
+  readonly remote: string;
+  /** Whether other devices reach this server at all. */
+  readonly reachable: boolean;
+}
+
+type OpenHello = Extract<Hello, { kind: 'open' }>;
+
+/** The room as this tab has kept it; a room of its own, not opened yet, where there is none. */
+function roomOfTab(): OpenHello {
+  try {
+    const stored = readMessage(helloSchema, sessionStorage.getItem(roomKey) ?? '');
+    if (stored?.kind === 'open') return stored;
+  } catch {
+    // Without storage a reload makes a new code.
+  }
+  return { kind: 'open', secret: freshSecret() };
+}
+
+function keep(room: OpenHello | null): void {
+  try {
+    if (room) sessionStorage.setItem(roomKey, JSON.stringify(room));
+    else sessionStorage.removeItem(roomKey);
+  } catch {
+    // As above.
+  }
+}
+
+/** 192 bits, in letters that an address takes. */
+const freshSecret = (): string =>
+  Array.from(crypto.getRandomValues(new Uint8Array(24)), (byte) => byte.toString(16).padStart(2, '0')).join('');
+
+/** Shows the run on walls, and lets remotes press for it. The tablet goes on as if nobody were there. */
+@Injectable()
+export class Walls {
+  private readonly runner = inject(Runner);
+  private readonly live = inject(Live);
+  private readonly settings = inject(SettingsService);
+  private readonly beats = inject(TickerService).every(beatMs);
+
+  private room: OpenHello;
+  private readonly line = signal<LiveLine | null>(null);
+  readonly opened = signal<Opened | null>(null);
+  readonly members = signal<readonly Member[]>([]);
+  /** Words of the coach's own and cheers too, which may name people. */
+  readonly names = signal(false);
+  /** The session is too long for one message: walls go without words. */
+  readonly wordless = signal(false);
+  readonly state = computed(() => this.line()?.state() ?? null);
+
+  private readonly plan = computed((): WallPlan | null => {
+    const [sheet, script] = [this.live.sheet(), this.runner.script()];
+    if (!sheet) return null;
+    return {
+      sheet: wallSheet(sheet, this.settings.schools()),
+      changes: wallChanges(this.live.changes()),
+      named: this.runner.named(),
+      words: script ? wallWords(script, this.names()) : null,
+    };
+  });
+  private readonly panel = computed(
+    (): RemotePanel => ({
+      phase: this.runner.state()?.phase ?? null,
+      pace: this.live.pace(),
+      last: this.live.last(),
+      resting: this.runner.leaf()?.block === 'rest',
+      staged: (this.runner.leaf()?.stage ?? null) !== null,
+    }),
+    { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
+  );
+
+  constructor() {
+    const here = computed(() => this.opened() !== null && this.line()?.state() === 'open');
+    effect(() => {
+      if (here() && this.plan()) untracked(() => this.sayPlan());
+    });
+    effect(() => {
+      this.runner.state();
+      if (here()) untracked(() => this.sayState());
+    });
+    effect(() => {
+      this.panel();
+      if (here()) untracked(() => this.sayPanel());
+    });
+    interval(againEveryMs)
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => {
+        if (here()) this.sayState();
+      });
+    inject(DestroyRef).onDestroy(() => this.close());
+    this.room = roomOfTab();
+    if (this.room.code !== undefined) this.open();
+  }
+
+  /** Opens a room, or comes back to the one this tab had. */
+  open(): void {
+    if (this.line()) return;
+    const line = new LiveLine(() => this.room, this.beats);
+    line.messages.subscribe((message) => this.hear(line, message));
+    this.line.set(line);
+  }
+
+  /** Ends the room: every wall and remote is let go. */
+  close(): void {
+    const line = this.line();
+    line?.say({ kind: 'close' });
+    line?.end();
+    this.letGo();
+  }
+
+  /** A new code; the old ones end. */
+  renew(): void {
+    this.close();
+    this.open();
+  }
+
+  shut(id: string): void {
+    this.line()?.say({ kind: 'shut', to: id });
+  }
+
+  show(id: string, showing: Showing): void {
+    this.line()?.say({ kind: 'show', to: id, showing });
+  }
+
+  private letGo(): void {
+    keep(null);
+    this.room = { kind: 'open', secret: freshSecret() };
+    this.line.set(null);
+    this.opened.set(null);
+    this.members.set([]);
+  }
+
+  private hear(line: LiveLine, message: ServerMessage): void {
+    switch (message.kind) {
+      case 'opened':
+        this.take(message);
+        return;
+      case 'members':
+        this.meet(message.members);
+        return;
+      case 'press':
+        this.press(message.press);
+        return;
+      case 'ended':
+        if (this.line() === line) this.letGo();
+        return;
+      default:
+        return;
+    }
+  }
+
+  private take({ code, control, addresses }: Extract<ServerMessage, { kind: 'opened' }>): void {
+    this.room = { ...this.room, code };
+    keep(this.room);
+    const isHere = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
+    const base = isHere ? (addresses[0] ?? location.origin) : location.origin;
+    this.opened.set({
+      code,
+      wall: `${base}/wall/${code}`,
+      remote: `${base}/remote#${code}.${control}`,
+      reachable: !isHere || addresses.length > 0,
+    });
+  }
+
+  /** Whoever is new is told where things stand. */
+  private meet(members: readonly Member[]): void {
+    const known = new Set(this.members().map(({ id }) => id));
+    this.members.set(members);
+    for (const { id, role } of members) if (!known.has(id)) this.tell(id, role);
+  }
+
+  private tell(id: string, role: Role): void {
+    this.sayPlan(id);
+    this.sayState(id);
+    if (role === 'remote') this.sayPanel(id);
+  }
+
+  private sayPlan(to?: string): void {
+    const [line, plan] = [this.line(), this.plan()];
+    if (!line || !plan) return;
+    const said = line.say({ kind: 'plan', ...(to ? { to } : {}), plan });
+    this.wordless.set(!said);
+    if (!said) line.say({ kind: 'plan', ...(to ? { to } : {}), plan: { ...plan, words: null } });
+  }
+
+  private sayState(to?: string): void {
+    const line = this.line();
+    // Until its clock is known, nothing can be said on it.
+    if (!line || line.offset() === null) return;
+    line.say({ kind: 'state', ...(to ? { to } : {}), state: this.runner.standsAt(line.now()) });
+  }
+
+  private sayPanel(to?: string): void {
+    this.line()?.say({ kind: 'panel', ...(to ? { to } : {}), panel: this.panel() });
+  }
+
+  private press(press: Press): void {
+    if (press.kind === 'pace') this.runner.pace(press.by);
+    else if (press.kind === 'change') {
+      // The moment is this tablet's, whatever the remote says.
+      if (press.change.kind === 'undo') this.runner.undo();
+      else this.runner.alter(press.change);
+    } else
+      ({
+        toggle: () => this.runner.toggle(),
+        hold: () => this.runner.hold(),
+        back: () => this.runner.go('back'),
+        forward: () => this.runner.go('forward'),
+        repeat: () => this.runner.go('repeat'),
+        'stage back': () => this.runner.stageBack(),
+        stop: () => this.runner.stopNow(),
+        undo: () => this.runner.undo(),
+      })[press.deed]();
+  }
+}

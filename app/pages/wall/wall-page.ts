@@ -1,0 +1,96 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { MatSlideToggle } from '@angular/material/slide-toggle';
+import { Router } from '@angular/router';
+import { codeOf, codeSchema, wallLimits, type Refusal, type Showing } from '../../../core/index';
+import { BoardView } from '../../parts/board/board-view';
+import { ChoiceField } from '../../parts/fields/choice-field';
+import { TextField } from '../../parts/fields/text-field';
+import { Stage } from '../../parts/stage/stage';
+import { choiceOf, wallChoices } from '../../parts/stage/wall-choices';
+import { Follower } from '../../services/follower';
+
+const whys: Readonly<Record<Refusal, string>> = {
+  'no such code': 'No room has this code now: read it off the coach’s tablet again.',
+  'wrong secret': 'No room has this code now: read it off the coach’s tablet again.',
+  'too many': 'This room is full: close another wall first.',
+  'too often': 'Too many tries: wait a minute, then join again.',
+  'not understood': 'The server is of another version: load this page anew.',
+  'shut out': 'The coach has shut this wall out.',
+};
+
+/** A wall: a screen of the room that follows a run on the coach's tablet. It can change what it shows, and nothing else. */
+@Component({
+  selector: 'kt-wall-page',
+  imports: [BoardView, ChoiceField, MatButtonModule, MatIcon, MatSlideToggle, Stage, TextField],
+  providers: [Follower],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './wall-page.html',
+  styleUrl: './wall-page.scss',
+})
+export class WallPage {
+  protected readonly follower = inject(Follower);
+  private readonly router = inject(Router);
+  readonly code = input<string>();
+
+  protected readonly typed = signal('');
+  protected readonly ready = computed(() => codeOf(this.typed()).length === wallLimits.code);
+  protected readonly why = computed(() => {
+    const refusal = this.follower.refusal();
+    return refusal === null ? '' : whys[refusal];
+  });
+  private readonly wanted = signal<Showing>({ view: 'everything', lane: null, sound: false });
+  protected readonly showing = this.wanted.asReadonly();
+  private readonly all = computed(() => wallChoices(this.follower.sheet()));
+  protected readonly choices = computed(() => this.all().map(({ name }, value) => ({ value, name })));
+  protected readonly shown = computed(() => choiceOf(this.all(), this.showing()));
+
+  constructor() {
+    effect(() => {
+      const code = codeOf(this.code() ?? '');
+      if (codeSchema.safeParse(code).success) untracked(() => this.follower.follow({ kind: 'join', code }));
+      else if (code !== '') this.follower.refusal.set('no such code');
+    });
+    effect(() => {
+      const told = this.follower.told();
+      if (told) this.wanted.set(told);
+    });
+    effect(() => this.follower.show(this.showing()));
+    inject(DestroyRef).onDestroy(() => this.follower.end());
+  }
+
+  protected join(): void {
+    if (this.ready()) void this.router.navigate(['/wall', codeOf(this.typed())]);
+  }
+
+  protected again(): void {
+    this.follower.end();
+    void this.router.navigate(['/wall']);
+  }
+
+  protected put(value: number): void {
+    const choice = this.all()[value];
+    if (choice) this.wanted.update(({ sound }) => ({ view: choice.view, lane: choice.lane, sound }));
+  }
+
+  protected async sound(on: boolean): Promise<void> {
+    this.wanted.update((showing) => ({ ...showing, sound: on }));
+    await this.follower.sound(on);
+  }
+
+  protected fullScreen(): void {
+    if (document.fullscreenElement) void document.exitFullscreen();
+    else document.documentElement.requestFullscreen().catch(() => undefined);
+  }
+}

@@ -1,0 +1,31 @@
+import { lanesOf, wallViews, type Sheet, type Showing, type WallView } from '../../../core/index';
+
+const names: Readonly<Record<WallView, string>> = {
+  everything: 'everything',
+  lane: 'one lane',
+  clock: 'the clock',
+  board: 'who is on what',
+};
+
+/** Something that a wall may show of a session. */
+export interface WallChoice extends Omit<Showing, 'sound'> {
+  readonly name: string;
+}
+
+/** All that a wall may show of a session: each lane of it is one. `wallChoices(sheet)[0].name` → `"everything"` */
+export function wallChoices(sheet: Sheet | null): WallChoice[] {
+  const lanes = sheet ? lanesOf(sheet).map(({ bag }) => bag) : [];
+  return wallViews.flatMap((view): WallChoice[] =>
+    view === 'lane'
+      ? lanes.map((lane) => ({ view, lane, name: `${names[view]}: ${lane}` }))
+      : [{ view, lane: null, name: names[view] }],
+  );
+}
+
+/** Which of them is shown. */
+export function choiceOf(choices: readonly WallChoice[], { view, lane }: Omit<Showing, 'sound'>): number {
+  return Math.max(
+    0,
+    choices.findIndex((each) => each.view === view && each.lane === lane),
+  );
+}

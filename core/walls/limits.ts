@@ -1,0 +1,28 @@
+/** How much the live channel takes in, and for how long (house values). The server and both ends go by these. */
+export const wallLimits = {
+  /** Letters and digits of a code. */
+  code: 5,
+  /** A message of the coach's tablet: a session of a day with all its words. */
+  hostBytes: 2_000_000,
+  /** Any other message. */
+  guestBytes: 2000,
+  /** Messages a second that go on, and how many may come at once before that. */
+  perSecond: 20,
+  burst: 60,
+  /** Who may look on in one room. */
+  guests: 300,
+  rooms: 100,
+  /** Wrong codes or secrets of one address in a minute. */
+  wrongPerMinute: 20,
+  /** A room whose tablet has been away for so long is closed. */
+  awayMs: 15 * 60_000,
+  /** No room is older. */
+  roomMs: 12 * 3_600_000,
+  /** Who has not said by then what it wants is let go. */
+  helloMs: 5000,
+  /** A line that has not answered for two of these is taken for lost. */
+  beatMs: 10_000,
+} as const;
+
+/** What codes are made of: consonants and digits that are not taken for one another, so that no words come about. */
+export const codeSigns = 'BCDFGHJKLMNPQRSTVWXZ23456789';

@@ -1,0 +1,118 @@
+import * as z from '../schemas';
+import { liveChangesSchema, type LiveChange } from '../run/live-changes';
+import { phases } from '../run/run';
+import { soundKinds } from '../script/sounds';
+import type { Script } from '../script/script';
+import type { Call } from '../script/call';
+import { callKinds } from '../sheet/call-kinds';
+import { sheetSchema, type Block, type Sheet } from '../sheet/schema';
+import { usualSchools, type Schools } from '../bags/conditions';
+import { schoolsOf } from '../timeline/schools-of';
+
+const at = z.number().check(z.gte(-3_600_000), z.lte(48 * 3_600_000));
+const call = z.strictObject({
+  kind: z.enum(callKinds),
+  at,
+  say: z.string().check(z.maxLength(2000)),
+  sound: z.optional(z.enum(soundKinds)),
+});
+const calls = z.array(call).check(z.maxLength(40_000));
+
+/** What is said, as a screen shows it. */
+export const wallWordsSchema = z.strictObject({
+  lead: calls,
+  calls,
+  breaks: z.array(z.strictObject({ at, calls })).check(z.maxLength(1000)),
+});
+export type WallWords = z.infer<typeof wallWordsSchema>;
+
+/** A session as it goes to a wall. */
+export const wallPlanSchema = z.strictObject({
+  sheet: sheetSchema,
+  changes: liveChangesSchema,
+  /** Names under the codes. */
+  named: z.boolean(),
+  words: z.nullable(wallWordsSchema),
+});
+export type WallPlan = z.infer<typeof wallPlanSchema>;
+
+/** How a run stands, on the server's clock. */
+export const wallStateSchema = z.strictObject({
+  phase: z.enum(phases),
+  clock: z.strictObject({
+    anchorSession: z.number(),
+    anchorSource: z.number(),
+    running: z.boolean(),
+    rate: z.number().check(z.gt(0), z.lte(100)),
+  }),
+  breaksPassed: z.int().check(z.gte(0), z.lte(1000)),
+});
+export type WallState = z.infer<typeof wallStateSchema>;
+
+/** A block without what is for the coach alone. */
+function wallBlock(block: Block): Block {
+  const { id, kind, title, ms, bag, times, restMs, switchStance, learnThenMirror, pieces } = block;
+  return {
+    ...{ id, kind, ms, pieces },
+    ...(title === undefined ? {} : { title }),
+    ...(bag === undefined ? {} : { bag }),
+    ...(times === undefined ? {} : { times }),
+    ...(restMs === undefined ? {} : { restMs }),
+    ...(switchStance === undefined ? {} : { switchStance }),
+    ...(learnThenMirror === undefined ? {} : { learnThenMirror }),
+  };
+}
+
+/**
+ * What of a sheet a wall is given: what is named here and nothing else, so that notes, reminders, goals and calls of the
+ * coach's own stay in the browser. `schools` are the coach's, which a wall does not know.
+ * @example wallSheet({ ...sheet, note: 'Mia: knee' }).note // undefined
+ */
+export function wallSheet(sheet: Sheet, schools?: Schools): Sheet {
+  const { format, version, id, title, numbers, stance, bag, blocks, ownBags, lanes, groups, changeOverMs } = sheet;
+  const { people, level, leftHanded, pace } = sheet.class;
+  return {
+    ...{ format, version, id, title, numbers, stance, bag, blocks: blocks.map(wallBlock) },
+    class: {
+      ...(people === undefined ? {} : { people }),
+      ...(level === undefined ? {} : { level }),
+      ...(leftHanded === undefined ? {} : { leftHanded }),
+      ...(pace === undefined ? {} : { pace }),
+    },
+    // The clock knows the sheet's own word for kicks alone (`compile`).
+    schools: { ...schoolsOf(sheet, schools), kick: sheet.schools?.kick ?? usualSchools.kick },
+    ...(ownBags === undefined ? {} : { ownBags }),
+    ...(lanes === undefined ? {} : { lanes }),
+    ...(groups === undefined ? {} : { groups }),
+    ...(changeOverMs === undefined ? {} : { changeOverMs }),
+    ...(sheet.stances === undefined ? {} : { stances: sheet.stances }),
+  };
+}
+
+/** The live changes that a wall is given: faults seen, and the undoing of them, are the coach's alone. */
+export function wallChanges(changes: readonly LiveChange[]): LiveChange[] {
+  const hidden = new Set<LiveChange>();
+  const stack: LiveChange[] = [];
+  for (const change of changes) {
+    if (change.kind !== 'undo') stack.push(change);
+    const taken = change.kind === 'undo' ? stack.pop() : change;
+    if (taken?.kind === 'fault') hidden.add(change);
+  }
+  return changes.filter((change) => !hidden.has(change));
+}
+
+/** Calls in a coach's own words may name people. */
+const personal = (kind: Call['kind']): boolean => kind === 'own' || kind === 'cheer';
+
+/** What is said, for a wall; calls of the coach's own and cheers only where `names` says so. `wallWords(script, false)` */
+export function wallWords(script: Pick<Script, 'lead' | 'calls' | 'breaks'>, names: boolean): WallWords {
+  const shown = (all: readonly Call[]): WallWords['calls'] =>
+    all.flatMap(({ kind, at, say, sound }) =>
+      !names && personal(kind) ? [] : [{ kind, at, say, ...(sound ? { sound } : {}) }],
+    );
+  return {
+    lead: shown(script.lead),
+    calls: shown(script.calls),
+    breaks: script.breaks.map(({ at: moment, calls: said }) => ({ at: moment, calls: shown(said) })),
+  };
+}

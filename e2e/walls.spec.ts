@@ -1,0 +1,126 @@
+import { expect, test, type Browser, type Page } from '@playwright/test';
+
+/** Another screen of the room: a browser of its own, with nothing in it. */
+async function screen(browser: Browser, width = 1280, height = 720): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width, height } });
+  return context.newPage();
+}
+
+/** The demo run on the coach's page, with a room that is open. */
+async function openRoom(page: Page): Promise<string> {
+  await page.goto('/run/demo-hands-then-legs');
+  await page.getByRole('button', { name: 'Show on walls' }).click();
+  const said = page.getByRole('dialog', { name: 'Walls and remotes' }).getByText(/^Code: /);
+  await expect(said).toHaveText(/^Code: [BCDFGHJKLMNPQRSTVWXZ2-9]{5}$/);
+  return ((await said.textContent()) ?? '').slice('Code: '.length);
+}
+
+async function joinWall(browser: Browser, code: string): Promise<Page> {
+  const wall = await screen(browser);
+  await wall.goto('/wall');
+  await wall.getByLabel('Code').fill(code.toLowerCase());
+  await wall.getByRole('button', { name: 'Join' }).click();
+  await expect(wall.getByRole('timer')).toBeVisible();
+  return wall;
+}
+
+const seconds = async (page: Page): Promise<number> => {
+  const [minutes = '0', rest = '0'] = ((await page.getByRole('timer').textContent()) ?? '').split(':');
+  return Number(minutes) * 60 + Number(rest);
+};
+
+test('a coach, two walls and a remote: screens follow, the remote presses, the tablet waits for nobody', async ({
+  page,
+  browser,
+}) => {
+  const code = await openRoom(page);
+  const wall = await joinWall(browser, code);
+  await expect(wall.getByText('Ready. It begins when the coach starts.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show its QR code' }).click();
+  const address = (await page.getByText(/\/remote#/).textContent()) ?? '';
+  expect(new URL(address).search).toBe('');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  // The focus is free: a space starts, and then pauses.
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('timer')).toBeVisible();
+  await expect(wall.getByText('Get ready')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  const late = await joinWall(browser, code);
+  for (const each of [wall, late])
+    await expect(async () => {
+      expect(Math.abs((await seconds(each)) - (await seconds(page)))).toBeLessThanOrEqual(1);
+      expect(await each.getByRole('heading', { level: 1 }).textContent()).toBe(
+        await page.getByRole('heading', { level: 1 }).textContent(),
+      );
+    }).toPass();
+
+  const remote = await screen(browser, 390, 844);
+  await remote.goto(new URL(address).pathname + new URL(address).hash);
+  await remote.getByRole('button', { name: 'Pause' }).click();
+  await expect(page.getByText('Paused').first()).toBeVisible();
+  await expect(wall.getByText('Paused').first()).toBeVisible();
+  const standing = await page.getByRole('timer').textContent();
+  await expect(wall.getByRole('timer')).toHaveText(standing ?? '');
+  await remote.getByRole('button', { name: 'Faster' }).click();
+  await expect(remote.getByRole('button', { name: /^Faster · 110 %/ })).toBeVisible();
+  await remote.getByRole('button', { name: /^Lock/ }).click();
+  await expect(remote.locator('.keys')).toHaveAttribute('inert', '');
+  await expect(remote.getByRole('button', { name: 'Stop now' })).toBeEnabled();
+
+  for (const each of [page, wall, late]) await expect(each.getByRole('timer')).toHaveCount(1);
+  for (const each of [wall, late]) await expect(each.getByRole('button', { name: /^(Pause|Stop)/ })).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Show on walls' }).click();
+  await page.getByRole('button', { name: 'Close the room' }).click();
+  for (const each of [wall, late, remote])
+    await expect(each.getByText('The coach has closed this room.')).toBeVisible();
+});
+
+test('a wall shows what it or the coach chooses, is shut out, and a wrong code or secret is told', async ({
+  page,
+  browser,
+}) => {
+  const code = await openRoom(page);
+  const wall = await joinWall(browser, code);
+  await wall.getByRole('combobox', { name: 'Shows' }).click();
+  await wall.getByRole('option', { name: 'the clock' }).click();
+  await expect(wall.getByText('said now')).toHaveCount(0);
+  const chosen = page.getByRole('combobox', { name: /^Wall w1 shows/ });
+  await expect(chosen).toHaveText('the clock');
+  await chosen.click();
+  await page.getByRole('option', { name: 'who is on what' }).click();
+  await expect(wall.getByRole('region', { name: 'Who is on what' })).toBeVisible();
+  await page.getByRole('button', { name: 'Shut out w1' }).click();
+  await expect(wall.getByRole('alert')).toHaveText('The coach has shut this wall out.');
+
+  const wrong = code.startsWith('B') ? 'CCCCC' : 'BBBBB';
+  await wall.goto(`/wall/${wrong}`);
+  await expect(wall.getByRole('alert')).toContainText('No room has this code now');
+  await wall.goto(`/remote#${code}.${'a'.repeat(24)}`);
+  await expect(wall.getByRole('alert')).toContainText('may not press any more');
+  await wall.goto('/remote');
+  await expect(wall.getByText('this phone’s camera opens it')).toBeVisible();
+});
+
+test('a wall that loses the line counts on and comes back; a reload of the tablet keeps its code', async ({
+  page,
+  browser,
+}) => {
+  const code = await openRoom(page);
+  const wall = await joinWall(browser, code);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('ArrowRight');
+  await expect(wall.getByText('Ready.')).toHaveCount(0);
+  await page.reload();
+  await expect(wall.getByText('The coach’s tablet is away: counting on alone.')).toBeVisible();
+  const before = await seconds(wall);
+  await expect.poll(() => seconds(wall)).toBeLessThan(before);
+  await page.getByRole('button', { name: 'Show on walls' }).click();
+  await expect(page.getByText(`Code: ${code}`)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Resume there' }).click();
+  await expect(wall.getByText('Paused').first()).toBeVisible();
+  await expect(wall.getByRole('timer')).toHaveText((await page.getByRole('timer').textContent()) ?? '');
+});
