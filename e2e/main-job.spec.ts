@@ -17,7 +17,7 @@ test('the main job: type, build, rests, run at rehearsal speed, log, reload, sti
   await expect(page.locator('text.moment')).toHaveText(['0:00', '0:30', '1:00', '1:30', '2:00', '2:30']);
   // As slowly as a hand presses: the row is selected by the press, and the button stays under it.
   await page.getByRole('button', { name: /^Unfold/ }).click({ delay: 150 });
-  await expect(page.locator('kt-stage')).toHaveCount(6);
+  await expect(page.locator('.stage')).toHaveCount(6);
   await expect(page.locator('.stage .ring')).toHaveCount(6);
   await expect(page.getByLabel('Length of Round 1')).toHaveText('3:00');
   await page.getByRole('button', { name: 'Rest', exact: true }).click();
