@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { benchCalls } from './calls';
 import { benchClock } from './clock';
 import { benchCore } from './core';
@@ -7,6 +8,7 @@ import { benchFirstView } from './first-view';
 import { benchPages } from './pages';
 import { benchEditing } from './editing';
 import { benchKeystroke } from './keystroke';
+import { benchWalls } from './walls';
 
 const port = 4398;
 
@@ -20,6 +22,8 @@ const server = spawn(process.execPath, ['dist/server/main.mjs'], {
 });
 try {
   await new Promise((ready) => server.stdout.once('data', ready));
+  // The server's own memory, in pages, as Linux tells it.
+  await benchWalls(port, () => Number(readFileSync(`/proc/${server.pid}/statm`, 'utf8').split(' ')[1]));
   await benchKeystroke(`http://localhost:${port}`);
   await benchEditing(`http://localhost:${port}`);
   await benchFirstView(`http://localhost:${port}`);

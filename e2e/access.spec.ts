@@ -1,6 +1,22 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 
+/** Opens a room in Run; its code, and the address of its remote. */
+async function openRoom(page: Page): Promise<{ readonly code: string; readonly remote: string }> {
+  await page.getByRole('button', { name: 'Show on walls' }).click();
+  const code = (await page.getByText(/^Code: /).textContent()) ?? '';
+  await page.getByRole('button', { name: 'Show its QR code' }).click();
+  const remote = (await page.getByText(/\/remote#/).textContent()) ?? '';
+  return { code: code.slice('Code: '.length), remote };
+}
+
+/** A coach in another tab, with a room that is open. */
+async function coachWithRoom(page: Page) {
+  const coach = await page.context().newPage();
+  await coach.goto('/run/demo-four-corners');
+  return { ...(await openRoom(coach)), coach };
+}
+
 /** Every view, and how to get it into its states. */
 const views: readonly { name: string; path: string; prepare?: (page: Page) => Promise<void> }[] = [
   { name: 'sheets', path: '/sheets' },
@@ -174,6 +190,33 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
     },
   },
   { name: 'settings', path: '/settings' },
+  { name: 'run, walls', path: '/run/demo-four-corners', prepare: async (page) => void (await openRoom(page)) },
+  { name: 'wall, joining', path: '/wall' },
+  {
+    name: 'wall',
+    path: '/wall',
+    prepare: async (page) => {
+      const { code, coach } = await coachWithRoom(page);
+      await page.getByLabel('Code').fill(code);
+      await page.getByRole('button', { name: 'Join' }).click();
+      await coach.keyboard.press('Escape');
+      await coach.keyboard.press('Space');
+      for (let step = 0; step < 6; step += 1) await coach.keyboard.press('ArrowRight');
+      await page.locator('kt-stage kt-strike-staff').first().waitFor();
+    },
+  },
+  {
+    name: 'remote',
+    path: '/remote',
+    prepare: async (page) => {
+      const { remote, coach } = await coachWithRoom(page);
+      await coach.keyboard.press('Escape');
+      await coach.keyboard.press('Space');
+      await page.goto(remote);
+      await page.reload();
+      await page.getByRole('button', { name: 'Everyone with me' }).waitFor();
+    },
+  },
   { name: 'not found', path: '/nowhere' },
 ];
 

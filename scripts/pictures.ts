@@ -11,10 +11,26 @@ const args = [
   '--no-first-run',
 ];
 
+/** A coach's run of the four corners in another tab, some pieces in, with a room that is open. */
+async function coachOf(page: Page): Promise<{ readonly code: string; readonly remote: string }> {
+  const coach = await page.context().newPage();
+  await coach.goto(`http://localhost:${port}/run/demo-four-corners`);
+  await coach.getByRole('button', { name: 'Show on walls' }).click();
+  const code = (await coach.getByText(/^Code: /).textContent()) ?? '';
+  await coach.getByRole('button', { name: 'Show its QR code' }).click();
+  const remote = (await coach.getByText(/\/remote#/).textContent()) ?? '';
+  await coach.keyboard.press('Escape');
+  await coach.keyboard.press('Space');
+  for (let step = 0; step < 6; step += 1) await coach.keyboard.press('ArrowRight');
+  return { code: code.slice('Code: '.length), remote };
+}
+
 interface Picture {
   readonly name: string;
   readonly path: string;
   readonly dark?: boolean;
+  /** 1280 by 800 unless told. */
+  readonly size?: { readonly width: number; readonly height: number };
   readonly prepare: (page: Page) => Promise<unknown>;
 }
 
@@ -49,14 +65,6 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'sheet-whole',
-    path: '/sheets/demo-hands-then-legs',
-    prepare: async (page) => {
-      await page.getByRole('tab', { name: 'Whole' }).click();
-      await page.getByRole('button', { name: 'no kicks' }).click();
-    },
-  },
-  {
     name: 'faults',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => {
@@ -79,17 +87,6 @@ const pictures: readonly Picture[] = [
     },
   },
   { name: 'combos', path: '/combos', prepare: (page) => page.locator('.list tr[mat-row]').first().waitFor() },
-  {
-    name: 'combination',
-    path: '/combos',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: /^Pump check/ }).click();
-      await page.getByLabel('Combination', { exact: true }).last().fill('1 1 2 sl 3 switch 2b');
-      await page.getByRole('combobox', { name: 'Bag' }).first().click();
-      await page.getByRole('option', { name: 'double-end' }).click();
-      await page.locator('.box').nth(3).focus();
-    },
-  },
   {
     name: 'room',
     path: '/room',
@@ -164,6 +161,30 @@ const pictures: readonly Picture[] = [
       await page.locator('#over').waitFor({ timeout: 30_000 });
     },
   },
+  {
+    name: 'wall',
+    path: '/wall',
+    dark: true,
+    size: { width: 1920, height: 1080 },
+    prepare: async (page) => {
+      const { code } = await coachOf(page);
+      await page.getByLabel('Code').fill(code);
+      await page.getByRole('button', { name: 'Join' }).click();
+      await page.locator('kt-stage kt-strike-staff').first().waitFor();
+      await page.waitForTimeout(5000);
+    },
+  },
+  {
+    name: 'remote',
+    path: '/remote',
+    size: { width: 390, height: 844 },
+    prepare: async (page) => {
+      const { remote } = await coachOf(page);
+      await page.goto(remote);
+      await page.reload();
+      await page.getByRole('button', { name: 'Everyone with me' }).waitFor();
+    },
+  },
   { name: 'log', path: '/log', prepare: (page) => page.locator('tr[mat-row]').first().waitFor() },
   { name: 'settings', path: '/settings', prepare: (page) => page.locator('mat-select').first().waitFor() },
 ];
@@ -175,16 +196,17 @@ const server = spawn(process.execPath, ['dist/server/main.mjs'], {
 try {
   await new Promise((ready) => server.stdout.once('data', ready));
   const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args });
-  for (const { name, path, dark, prepare } of pictures) {
-    const page = await browser.newPage({
-      viewport: { width: 1280, height: 800 },
+  for (const { name, path, dark, size, prepare } of pictures) {
+    const context = await browser.newContext({
+      viewport: size ?? { width: 1280, height: 800 },
       colorScheme: dark ? 'dark' : 'light',
     });
+    const page = await context.newPage();
     await page.goto(`http://localhost:${port}${path}`);
     await prepare(page);
     await page.waitForTimeout(400);
     await page.screenshot({ path: `docs/screenshots/${name}.png` });
-    await page.close();
+    await context.close();
   }
   await browser.close();
 } finally {
