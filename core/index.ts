@@ -117,6 +117,7 @@ export * from './run/live-changes';
 export * from './live/live';
 export * from './live/end-in';
 export * from './run/where';
+export * from './run/breathing';
 export * from './walls/limits';
 export * from './walls/plan';
 export * from './walls/messages';

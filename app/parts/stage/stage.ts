@@ -1,9 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { NgTemplateOutlet } from '@angular/common';
 import { BreakpointObserver } from '@angular/cdk/layout';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { map } from 'rxjs';
 import {
   blockName,
+  breathAt,
   earlyMoves,
   leafDetail,
   leafName,
@@ -40,7 +42,7 @@ const standings: Readonly<Record<Phase, string | null>> = {
 /** What a class sees of a session that runs, on the coach's tablet and on a wall: clock, staff, what is said and what is next. */
 @Component({
   selector: 'kt-stage',
-  imports: [StageLanes, StrikeStaff],
+  imports: [NgTemplateOutlet, StageLanes, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stage.html',
   styleUrl: './stage.scss',
@@ -139,6 +141,20 @@ export class Stage {
     const most = Math.round(plans.reduce((sum, plan) => sum + plan.most, 0));
     const strikes = most > 0 ? [least === most ? `${most} strikes planned` : `${least} to ${most} strikes`] : [];
     return [...here, ...stage, ...stance, ...effort, ...(leaf.nonStop ? ['non-stop'] : []), ...strikes].join(' · ');
+  });
+
+  /** The combination that a rest leads to, large; null where there is none to show. */
+  protected readonly coming = computed(() => {
+    const leaf = this.leaf();
+    return leaf?.block === 'rest' && this.view() !== 'lane' ? (this.next()?.combination ?? null) : null;
+  });
+  /** The breath in a rest, in steps so that little is drawn anew; at rest where motion is to be little. */
+  protected readonly breath = computed(() => {
+    const leaf = this.leaf();
+    if (leaf?.block !== 'rest' || this.countsIn()) return null;
+    const since = leaf.open ? this.where().clock : this.where().position - leaf.at;
+    const { phase, full } = breathAt(since);
+    return { phase, full: this.calm() ? 0.5 : Math.round(full * 200) / 200 };
   });
 
   /** What comes next; within a block its name need not be said again. */

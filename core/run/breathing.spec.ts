@@ -1,0 +1,19 @@
+import { breathAt } from './breathing';
+
+describe('the breath of a rest', () => {
+  it('goes in for two seconds and out for four, and again (common practice, no source; house values)', () => {
+    const at = [0, 1000, 2000, 4000, 5999, 6000, 7000].map((ms) => breathAt(ms));
+    expect(at.map(({ phase }) => phase)).toEqual(['in', 'in', 'out', 'out', 'out', 'in', 'in']);
+    expect(at.map(({ full }) => Math.round(full * 100))).toEqual([0, 50, 100, 50, 0, 0, 50]);
+  });
+
+  it('never jumps', () => {
+    let [most, count] = [0, 0];
+    for (let ms = 0; ms < 12_000; ms += 10) {
+      most = Math.max(most, Math.abs(breathAt(ms + 10).full - breathAt(ms).full));
+      count += 1;
+    }
+    expect(count).toBe(1200);
+    expect(most).toBeLessThanOrEqual(0.0051);
+  });
+});
