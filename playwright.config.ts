@@ -16,6 +16,8 @@ export default defineConfig({
   outputDir: 'test-results/e2e',
   use: {
     baseURL: `http://localhost:${port}`,
+    // What is installed is tried in a test of its own; elsewhere it would be fetched for every page.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium',

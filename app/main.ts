@@ -1,6 +1,7 @@
 import { Component, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
 import { bootstrapApplication } from '@angular/platform-browser';
 import { provideRouter, RouterOutlet, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
+import { provideServiceWorker } from '@angular/service-worker';
 import { routes } from './routes';
 import type { Database } from './store/database';
 import { firstRows } from './store/first-rows';
@@ -13,6 +14,8 @@ bootstrapApplication(Root, {
   providers: [
     provideZonelessChangeDetection(),
     provideBrowserGlobalErrorListeners(),
+    // At once: a class may begin, and the network end, within the first minute.
+    provideServiceWorker('ngsw-worker.js', { registrationStrategy: 'registerImmediately' }),
     provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'top' })),
     {
       provide: firstRows,

@@ -5,6 +5,7 @@ import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { filter, fromEvent, map, merge, switchMap, take } from 'rxjs';
 import { StorageNotice } from './parts/storage-notice';
+import { UpdateNotice } from './parts/update-notice';
 import { PersistenceService } from './services/persistence.service';
 import { DemoService } from './services/demo.service';
 import { KeysService, type Shortcut } from './services/keys.service';
@@ -14,7 +15,7 @@ import { NoticeService } from './services/notice.service';
 /** The frame around every view: the rail with the views, and the demo's notice. A run has the whole screen to itself. */
 @Component({
   selector: 'kt-shell',
-  imports: [MatIcon, MatButtonModule, RouterOutlet, RouterLink, RouterLinkActive, StorageNotice],
+  imports: [MatIcon, MatButtonModule, RouterOutlet, RouterLink, RouterLinkActive, StorageNotice, UpdateNotice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',

@@ -7,6 +7,7 @@ import {
   type EnvironmentProviders,
 } from '@angular/core';
 import { provideRouter } from '@angular/router';
+import { provideServiceWorker } from '@angular/service-worker';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { TestBed } from '@angular/core/testing';
 import type { LogEntry } from '../core/index';
@@ -22,6 +23,7 @@ export function testProviders(): (Provider | EnvironmentProviders)[] {
     provideZonelessChangeDetection(),
     provideIcons(),
     provideRouter([]),
+    provideServiceWorker('', { enabled: false }),
     { provide: databaseName, useValue: `spec-${crypto.randomUUID()}` },
   ];
 }

@@ -198,6 +198,7 @@ try {
   const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args });
   for (const { name, path, dark, size, prepare } of pictures) {
     const context = await browser.newContext({
+      serviceWorkers: 'block',
       viewport: size ?? { width: 1280, height: 800 },
       colorScheme: dark ? 'dark' : 'light',
     });

@@ -73,6 +73,7 @@ export async function build() {
     'demo',
     'server',
     'angular.json',
+    'ngsw-config.json',
     'package-lock.json',
     'tsconfig.json',
     'tsconfig.app.json',

@@ -9,6 +9,7 @@ import { UnreadList } from '../../parts/unread-list';
 import { SettingsService } from '../../services/settings.service';
 import { lookedAt } from '../../store/sound';
 import { BackupPanel } from './backup-panel';
+import { InstalledPanel } from './installed-panel';
 import { OwnNumbers } from './own-numbers';
 
 /** One setting, as a field shows it. */
@@ -27,6 +28,7 @@ const seconds = (values: readonly Settings['countIn'][]): readonly Choice<Settin
   selector: 'kt-settings-page',
   imports: [
     BackupPanel,
+    InstalledPanel,
     ChoiceField,
     MatCheckbox,
     MatExpansionModule,

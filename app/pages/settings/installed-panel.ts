@@ -1,0 +1,65 @@
+import { DecimalPipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { MatButtonModule } from '@angular/material/button';
+import { takeWhile, timer } from 'rxjs';
+import { InstalledService } from '../../services/installed.service';
+
+const lookEveryMs = 2000;
+
+/** Whether everything works with no network, how much room that takes, and how to put it beside the device's own applications. */
+@Component({
+  selector: 'kt-installed-panel',
+  imports: [DecimalPipe, MatButtonModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="card stack" aria-labelledby="installed-title">
+      <h2 id="installed-title">Without a network</h2>
+      <p role="status">
+        @switch (installed.state().kind) {
+          @case ('here') {
+            Everything is on this device, both voices with it: {{ mb() | number: '1.0-1' }} MB. It works with the server
+            gone.
+          }
+          @case ('fetching') {
+            Everything is being put on this device.
+          }
+          @case ('insecure') {
+            This address is not secure (http), so that the browser keeps nothing of it: open it on the machine of the
+            server. Walls and remotes need no more than this.
+          }
+          @case ('impossible') {
+            This browser keeps no page for times without a network.
+          }
+          @default {
+            Looking …
+          }
+        }
+      </p>
+      @if (installed.offer()) {
+        <p>
+          <button matButton="outlined" type="button" (click)="installed.install()">
+            Put it among the applications
+          </button>
+        </p>
+      }
+    </section>
+  `,
+})
+export class InstalledPanel {
+  protected readonly installed = inject(InstalledService);
+
+  constructor() {
+    timer(0, lookEveryMs)
+      .pipe(
+        takeWhile(() => ['looking', 'fetching'].includes(this.installed.state().kind)),
+        takeUntilDestroyed(),
+      )
+      .subscribe(() => void this.installed.look());
+  }
+
+  protected mb(): number {
+    const state = this.installed.state();
+    return state.kind === 'here' ? state.mb : 0;
+  }
+}

@@ -1,0 +1,110 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect, test, type Page } from '@playwright/test';
+
+// A server of its own, which the test ends; the others' goes on.
+const port = 4396;
+const at = (path: string): string => `http://localhost:${port}${path}`;
+
+test.use({ serviceWorkers: 'allow' });
+
+async function serve(folder: string): Promise<ChildProcess> {
+  const server = spawn(process.execPath, [join(folder, 'server/main.mjs')], {
+    env: { ...process.env, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  await new Promise((ready) => server.stdout.once('data', ready));
+  return server;
+}
+
+const end = (server: ChildProcess): Promise<unknown> =>
+  new Promise((done) => {
+    server.once('exit', done);
+    server.kill();
+  });
+
+async function installed(page: Page): Promise<void> {
+  await page.goto(at('/settings'));
+  await expect(page.getByText(/Everything is on this device, both voices with it: \d/)).toBeVisible({
+    timeout: 30_000,
+  });
+}
+
+test('with the server gone everything works: all views, a run with its voice, a sound file; a newer version waits', async ({
+  page,
+}) => {
+  test.slow();
+  // A version that is served, and a newer one of it: another first page.
+  const folder = 'test-results/versions';
+  rmSync(folder, { recursive: true, force: true });
+  mkdirSync(folder, { recursive: true });
+  cpSync('dist', folder, { recursive: true });
+  const first = await serve(folder);
+  try {
+    await installed(page);
+  } finally {
+    await end(first);
+  }
+
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  const views = [
+    '/sheets',
+    '/sheets/demo-first-watch',
+    '/combos',
+    '/room',
+    '/bench',
+    '/log',
+    '/calls/demo-ten-minutes',
+  ];
+  for (const path of views) {
+    await page.goto(at(path));
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Take out' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: /WAV/ }).click(),
+  ]);
+  const sound = readFileSync(await download.path());
+  expect(sound.subarray(0, 4).toString()).toBe('RIFF');
+  await page.goto(at('/run/demo-ten-minutes'));
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  const sizes = await page.evaluate(() =>
+    Promise.all(['rms', 'slt'].map(async (voice) => (await (await fetch(`/voice/${voice}.ogg`)).blob()).size)),
+  );
+  expect(sizes.every((bytes) => bytes > 1_000_000)).toBeTruthy();
+
+  // The server comes back with a newer version, while the old page runs a session.
+  const index = join(folder, 'app/browser/index.html');
+  const table = join(folder, 'app/browser/ngsw.json');
+  const page2 = readFileSync(index, 'utf8').replace('<title>Keen Tempo</title>', '<title>Keen Tempo, newer</title>');
+  writeFileSync(index, page2);
+  const hash = createHash('sha1').update(page2).digest('hex');
+  const manifest = JSON.parse(readFileSync(table, 'utf8')) as { hashTable: Record<string, string> };
+  manifest.hashTable['/index.html'] = hash;
+  writeFileSync(table, JSON.stringify(manifest));
+  const second = await serve(folder);
+  try {
+    await page.evaluate(() => dispatchEvent(new Event('online')));
+    const notice = page.getByText('A newer version of Keen Tempo is on this device.');
+    await expect(notice).toHaveCount(0);
+    await page.keyboard.press('s');
+    await expect(page.locator('#over')).toBeVisible();
+    await page.getByRole('link', { name: 'To the log' }).click();
+    await expect(notice).toBeVisible({ timeout: 30_000 });
+    expect(await page.evaluate(() => document.querySelector('html')?.outerHTML.includes('newer</title>'))).toBeFalsy();
+    await page.getByRole('button', { name: 'Take it now' }).click();
+    await expect(notice).toHaveCount(0);
+    await page.waitForLoadState();
+    expect(await page.evaluate(async () => (await (await fetch('/index.html')).text()).includes('newer</title>'))).toBe(
+      true,
+    );
+  } finally {
+    await end(second);
+  }
+  expect(errors).toEqual([]);
+});
