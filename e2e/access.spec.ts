@@ -81,6 +81,7 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
       await page.getByRole('button', { name: 'Start' }).click();
       await page.locator('kt-stage').waitFor();
       await page.keyboard.press('s');
+      await page.keyboard.press('x');
       await page.locator('#over').waitFor();
     },
   },

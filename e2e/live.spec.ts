@@ -44,6 +44,7 @@ test('a session is changed while it runs: one press each, beside the clock, take
   await page.keyboard.press('c');
   await expect(panel.getByRole('button', { name: /^Take back: 30 s more/ })).toBeVisible();
   await page.getByRole('button', { name: 'Stop now' }).click();
+  await page.getByRole('button', { name: 'End the run' }).click();
   await page.locator('#over').waitFor();
   const changes = await page.evaluate(
     () =>

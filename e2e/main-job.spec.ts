@@ -100,6 +100,8 @@ test('by keyboard alone: build a sheet, run it, stop it, say how hard it was', a
   await expect(page.locator('.said')).toContainText('Paused');
   await page.keyboard.press('Space');
   await page.keyboard.press('s');
+  await expect(page.getByText('Stopped').first()).toBeVisible();
+  await page.keyboard.press('x');
   await expect(page.getByRole('heading', { name: /^Stopped/ })).toBeVisible();
   await page.getByRole('radio').first().focus();
   await page.keyboard.press('ArrowRight');

@@ -93,6 +93,7 @@ test('with the server gone everything works: all views, a run with its voice, a 
     const notice = page.getByText('A newer version of Keen Tempo is on this device.');
     await expect(notice).toHaveCount(0);
     await page.keyboard.press('s');
+    await page.keyboard.press('x');
     await expect(page.locator('#over')).toBeVisible();
     await page.getByRole('link', { name: 'To the log' }).click();
     await expect(notice).toBeVisible({ timeout: 30_000 });

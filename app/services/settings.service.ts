@@ -1,6 +1,6 @@
 import { computed, DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { readSettings, sameFields, type Schools, type Settings } from '../../core/index';
+import { readSettings, sameFields, type Level, type Schools, type Settings } from '../../core/index';
 import type { SpokenWishes } from '../workers/protocol';
 import { changeChoice } from '../store/choices';
 import { Store } from '../store/store';
@@ -20,6 +20,12 @@ export class SettingsService {
     const { kickSchool, afterHook, bodyOnDoubleEnd, ballTricks } = this.state();
     return { kick: kickSchool, afterHook, bodyOnDoubleEnd, ballTricks };
   });
+  /** Whether names stand under the codes: for those who are still learning them, unless the coach has chosen. */
+  namesStrikes(level: Level | undefined): boolean {
+    const { strikeNames } = this.settings();
+    return strikeNames === 'by level' ? level !== 'advanced' : strikeNames === 'always';
+  }
+
   /** Whose words, and how much of them, as far as the coach has chosen it. */
   readonly wishes = computed((): SpokenWishes => {
     const { wordings, talk, countFrom, leadOut, blockClock } = this.state();

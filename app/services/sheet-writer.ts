@@ -72,6 +72,7 @@ export class SheetWriter {
   follow(row: StoredSheet | undefined): void {
     if (!row) {
       this.gone.set(true);
+      this.saving.set('failed');
       return;
     }
     this.latest = row;

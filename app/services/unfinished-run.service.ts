@@ -4,7 +4,6 @@ import * as z from 'zod/mini';
 import { unfinishedRunSchema, type LogEntry, type UnfinishedRun } from '../../core/index';
 import type { Database, StoredRun } from '../store/database';
 import { Store, type Outcome } from '../store/store';
-import { freshId } from './fresh-id';
 import { entryLane, writeEntry } from './log.service';
 
 /** A run that was broken off, by its key. */
@@ -69,6 +68,13 @@ export class UnfinishedRunService {
     this.busy.delete(key);
   }
 
+  /** Writes the entry of a run that stands stopped: it has the run's own key, so that the end of the run writes it anew. */
+  note(entry: LogEntry): Promise<Outcome<void>> {
+    return this.store.write(`the entry of “${entry.title}”`, entryLane(entry.id), (database) =>
+      database.transaction('rw', database.log, () => writeEntry(database, entry)),
+    );
+  }
+
   /** Writes the entry of a run that is over, which is then unfinished no more. */
   finish(key: string, entry: LogEntry): Promise<Outcome<void>> {
     this.ended.add(key);
@@ -81,7 +87,8 @@ export class UnfinishedRunService {
 
   /** Lets a broken-off run go: it becomes an entry of the log, marked so. The returned function takes that back. */
   async letGo({ key, run }: BrokenOff): Promise<() => Promise<void>> {
-    const entry = (await import('./broken-off')).brokenOff.entryOf(freshId(), run);
+    const entry = (await import('./broken-off')).brokenOff.entryOf(key, run);
+    const before = await this.store.read(({ log }) => log.get(key));
     this.ended.add(key);
     dropNote(key);
     await this.store.write(`the entry of “${entry.title}”`, laneOf(key), (database) => endRun(database, key, entry));
@@ -89,7 +96,8 @@ export class UnfinishedRunService {
       this.ended.delete(key);
       await this.store.write('a run that was broken off', laneOf(key), (database) =>
         database.transaction('rw', database.log, database.runs, async () => {
-          await database.log.delete(entry.id);
+          if (before) await database.log.put(before);
+          else await database.log.delete(key);
           await database.runs.put({ key, ...run });
         }),
       );
@@ -118,7 +126,10 @@ export class UnfinishedRunService {
 
 function endRun(database: Database, key: string, entry: LogEntry): Promise<void> {
   return database.transaction('rw', database.log, database.runs, async () => {
-    await writeEntry(database, entry);
+    const row = await database.log.get(entry.id);
+    // What was said of it when it stood stopped is not lost.
+    const said = row ? { effort: row.entry.effort, counted: row.entry.counted, note: row.entry.note } : {};
+    await writeEntry(database, { ...entry, ...said });
     await database.runs.delete(key);
   });
 }

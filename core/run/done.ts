@@ -33,6 +33,7 @@ export function stretchesOf(deeds: readonly Deed[]): Stretch[] {
       deed.what === 'hold' ||
       deed.what === 'break' ||
       deed.what === 'stop now' ||
+      deed.what === 'end' ||
       deed.what === 'finish'
     )
       running = false;

@@ -7,7 +7,19 @@ import { clockAt, handOver, setRunning, setTo, sourceAt, stoppedClock } from './
 import { sayCombination } from '../script/say-combination';
 import { scriptOf } from '../script/script';
 import { stretchesOf, whatWasDone } from './done';
-import { begin, go, leafIndexOf, notice, pause, positionOf, resume, stopNow, takeUp, type RunState } from './run';
+import {
+  begin,
+  endRun,
+  go,
+  leafIndexOf,
+  notice,
+  pause,
+  positionOf,
+  resume,
+  stopNow,
+  takeUp,
+  type RunState,
+} from './run';
 import { readCombination } from '../notation/read';
 
 let count = 0;
@@ -121,6 +133,20 @@ describe('a run', () => {
     expect(positionOf(back, 140_000)).toBe(90_000);
     expect(looked(back, 171_000).phase).toBe('break');
     expect(whatWasDone(stopNow(forward, at(145_000)).deeds, session).ms).toBe(125_000);
+  });
+
+  it('is stopped by one press and ended by another, or goes on where it stood', () => {
+    const stopped = stopNow(started, at(20_000));
+    expect([stopped.phase, positionOf(stopped, 99_000)]).toEqual(['stopped', 10_000]);
+    expect(stopNow(stopped, at(21_000))).toBe(stopped);
+    const on = resume(stopped, at(30_000));
+    expect([on.phase, positionOf(on, 31_000)]).toEqual(['running', 11_000]);
+    const over = endRun(stopNow(on, at(35_000)), at(40_000));
+    expect([over.phase, positionOf(over, 99_000)]).toEqual(['over', 15_000]);
+    expect(whatWasDone(over.deeds, session)).toEqual(jasmine.objectContaining({ ms: 15_000, finished: false }));
+    expect(endRun(over, at(41_000))).toBe(over);
+    // Going somewhere while it stands leaves it standing.
+    expect(go(stopped, session, 'forward', at(22_000)).phase).toBe('stopped');
   });
 
   it('going past the last piece ends it, and nothing changes after the end', () => {

@@ -2,8 +2,11 @@ import { wholeOf, type Leaf, type Timeline } from '../timeline/leaf';
 import type { Milliseconds, SessionTime } from '../units';
 import { clockAt, setRunning, setTo, stoppedClock, type RunClock, type SourceTime } from './clock';
 
-export const phases = ['running', 'paused', 'held', 'break', 'over'] as const;
-/** running counts in below zero; held waits with everybody on their feet; break waits for a key in an open break. */
+export const phases = ['running', 'paused', 'held', 'stopped', 'break', 'over'] as const;
+/**
+ * running counts in below zero; held waits with everybody on their feet; stopped stands still until it goes on or is ended;
+ * break waits for a key in an open break.
+ */
 export type Phase = (typeof phases)[number];
 
 export const deeds = [
@@ -17,6 +20,7 @@ export const deeds = [
   'break',
   'break over',
   'stop now',
+  'end',
   'finish',
 ] as const;
 
@@ -108,11 +112,14 @@ export function hold(state: RunState, now: Moment): RunState {
   return stand(state, now, 'held', 'hold');
 }
 
-/** Goes on after a pause or a hold, or ends an open break. */
+/** Phases in which somebody has made the clock stand still. */
+const stands: ReadonlySet<Phase> = new Set<Phase>(['paused', 'held', 'stopped']);
+
+/** Goes on after a pause, a hold or a stop, or ends an open break. */
 export function resume(state: RunState, now: Moment): RunState {
   const at = positionOf(state, now.source);
   const clock = setRunning(state.clock, true, now.source);
-  if (state.phase === 'paused' || state.phase === 'held')
+  if (stands.has(state.phase))
     return { ...state, phase: 'running', clock, deeds: deed(state, 'resume', at, at, now.wall) };
   if (state.phase !== 'break') return state;
   return {
@@ -138,9 +145,9 @@ function jump(state: RunState, timeline: Timeline, index: number, what: Deed['wh
       deeds: [...done, { what: 'finish', from: to, to, wall: now.wall }],
     };
   const breaksPassed = timeline.leaves.slice(0, index).filter((leaf) => leaf.open).length;
-  const stands = state.phase === 'paused' || state.phase === 'held';
-  const clock = setRunning(setTo(state.clock, to, now.source), !stands, now.source);
-  return notice({ phase: stands ? state.phase : 'running', clock, breaksPassed, deeds: done }, timeline, now);
+  const still = stands.has(state.phase);
+  const clock = setRunning(setTo(state.clock, to, now.source), !still, now.source);
+  return notice({ phase: still ? state.phase : 'running', clock, breaksPassed, deeds: done }, timeline, now);
 }
 
 /** Goes to the piece before or after, or to this piece's own beginning; going past the last one ends the run. */
@@ -178,16 +185,20 @@ export function goTo(state: RunState, timeline: Timeline, leaf: Leaf, now: Momen
   return state.phase === 'over' || index < 0 ? state : jump(state, timeline, index, 'back', now);
 }
 
-/** Ends everything at once; what was done so far is kept. */
+/** Stops everything at once; it can go on, or be ended (`endRun`). */
 export function stopNow(state: RunState, now: Moment): RunState {
+  if (state.phase === 'over' || state.phase === 'stopped') return state;
+  const at = positionOf(state, now.source);
+  const clock = setRunning(state.clock, false, now.source);
+  return { ...state, phase: 'stopped', clock, deeds: deed(state, 'stop now', at, at, now.wall) };
+}
+
+/** Ends a run for good; what was done so far is kept. */
+export function endRun(state: RunState, now: Moment): RunState {
   if (state.phase === 'over') return state;
   const at = positionOf(state, now.source);
-  return {
-    ...state,
-    phase: 'over',
-    clock: setRunning(state.clock, false, now.source),
-    deeds: deed(state, 'stop now', at, at, now.wall),
-  };
+  const clock = setRunning(state.clock, false, now.source);
+  return { ...state, phase: 'over', clock, deeds: deed(state, 'end', at, at, now.wall) };
 }
 
 /** A run taken up again after a reload, standing paused where it was. */

@@ -14,6 +14,7 @@ import {
   type Refusal,
 } from '../../../core/index';
 import { ChoiceField } from '../../parts/fields/choice-field';
+import { standings } from '../../parts/stage/standings';
 import { Follower } from '../../services/follower';
 
 const whys: Readonly<Record<Refusal, string>> = {
@@ -58,7 +59,7 @@ export class RemotePage {
   });
   protected readonly standing = computed(() => {
     const phase = this.follower.phase();
-    return phase === 'paused' ? 'Paused' : phase === 'held' ? 'Held' : phase === 'break' ? 'Open' : null;
+    return phase === null ? null : standings[phase];
   });
   protected readonly endings = [
     { value: 0, name: 'choose' },

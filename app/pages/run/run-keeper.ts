@@ -10,7 +10,7 @@ export class RunKeeper {
   private readonly unfinished = inject(UnfinishedRunService);
   private lastKept = -Infinity;
   /** The key under which the run is kept while it is not over, and the lock that says it is performed here. */
-  private key = '';
+  key = '';
   private free: () => void = () => undefined;
 
   /** Takes a run as this tab's own. */
@@ -25,6 +25,11 @@ export class RunKeeper {
     if (!now && performance.now() - this.lastKept < keepEveryMs) return;
     this.lastKept = performance.now();
     void this.unfinished.put(this.key, run(), now);
+  }
+
+  /** Writes the entry of a run that stands stopped and may go on. */
+  async note(entry: LogEntry): Promise<void> {
+    await this.unfinished.note(entry);
   }
 
   /** Writes the entry of a run that is over; what cannot be written now is written again by itself. */

@@ -4,11 +4,10 @@ import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import { addedMs, compile, sayClock, type LogEntry, type Sheet } from '../../../core/index';
+import { addedMs, compile, sayClock, type Sheet } from '../../../core/index';
 import { Hint } from '../../parts/hint';
 import { EntryForm } from '../../parts/entry-form';
 import { Stage } from '../../parts/stage/stage';
-import { LogService } from '../../services/log.service';
 import { KeysService } from '../../services/keys.service';
 import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
@@ -16,7 +15,9 @@ import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-
 import { Live } from './live';
 import { LivePanel } from './live-panel';
 import { RunKeeper } from './run-keeper';
+import { RunSource } from './run-source';
 import { Runner } from './runner';
+import { StopPanel } from './stop-panel';
 import { Speaker } from './speaker';
 import { Walls } from './walls';
 import { WallsPanel } from './walls-panel';
@@ -25,8 +26,19 @@ import { NoticeService } from '../../services/notice.service';
 /** Performing a sheet: clock, staff and calls, large enough for a room. */
 @Component({
   selector: 'kt-run-page',
-  imports: [Hint, ChoiceField, MatIcon, MatButtonModule, RouterLink, EntryForm, LivePanel, Stage, WallsPanel],
-  providers: [Runner, RunKeeper, Live, Speaker, Walls],
+  imports: [
+    Hint,
+    ChoiceField,
+    MatIcon,
+    MatButtonModule,
+    RouterLink,
+    EntryForm,
+    LivePanel,
+    Stage,
+    StopPanel,
+    WallsPanel,
+  ],
+  providers: [Runner, RunKeeper, RunSource, Live, Speaker, Walls],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-page.html',
   styleUrl: './run-page.scss',
@@ -39,7 +51,6 @@ export class RunPage {
   protected readonly settings = inject(SettingsService);
   private readonly sheets = inject(SheetsService);
   private readonly unfinishedRuns = inject(UnfinishedRunService);
-  private readonly log = inject(LogService);
   private readonly notices = inject(NoticeService);
   private readonly router = inject(Router);
 
@@ -67,6 +78,8 @@ export class RunPage {
       leaves: timeline.leaves.length,
     };
   });
+  /** The entry of a run that is over; one that stands stopped is shown beside the clock. */
+  protected readonly over = computed(() => (this.phase() === 'over' ? this.runner.entry() : null));
   protected readonly phase = computed(() => this.runner.state()?.phase ?? null);
   protected wholeSecond(at: number): string {
     return sayClock(Math.max(0, Math.floor(at / 1000)) * 1000);
@@ -118,11 +131,6 @@ export class RunPage {
     else document.documentElement.requestFullscreen().catch(() => undefined);
   }
 
-  /** What is said of the run is kept as it is typed. */
-  protected changeEntry(entry: LogEntry, change: Partial<LogEntry>): void {
-    void this.log.change(entry, change);
-  }
-
   protected toggle(side: 'changes' | 'walls'): void {
     if (side === 'walls' && this.side() !== side) this.walls.open();
     this.side.update((open) => (open === side ? null : side));
@@ -161,6 +169,12 @@ export class RunPage {
       { keys: ['ArrowRight', 'PageDown'], does: 'A piece on', when: running, press: () => this.runner.go('forward') },
       { keys: ['r'], does: 'The piece once more', when: running, press: () => this.runner.go('repeat') },
       { keys: ['s'], does: 'Stop now', when: running, press: () => this.runner.stopNow() },
+      {
+        keys: ['x'],
+        does: 'End the run, once it is stopped',
+        when: () => this.phase() === 'stopped',
+        press: () => this.runner.end(),
+      },
       { keys: ['c'], does: 'What can be changed', when: running, press: () => this.toggle('changes') },
       {
         keys: ['v'],

@@ -7,6 +7,7 @@ import { Store } from '../../store/store';
 import { logHere, testProviders, until } from '../../spec-store.spec';
 import { Live } from './live';
 import { RunKeeper } from './run-keeper';
+import { RunSource } from './run-source';
 import { Runner } from './runner';
 import { Speaker } from './speaker';
 
@@ -42,7 +43,15 @@ describe('the runner', () => {
   async function setUp() {
     const sound = new FakeSound();
     TestBed.configureTestingModule({
-      providers: [...testProviders(), Runner, RunKeeper, Live, Speaker, { provide: SoundService, useValue: sound }],
+      providers: [
+        ...testProviders(),
+        Runner,
+        RunKeeper,
+        RunSource,
+        Live,
+        Speaker,
+        { provide: SoundService, useValue: sound },
+      ],
     });
     const settings = TestBed.inject(SettingsService);
     await settings.loaded;
@@ -129,11 +138,14 @@ describe('the runner', () => {
     await new Promise((next) => setTimeout(next, 50));
     expect((await kept())?.at).toBeCloseTo(6000, -2);
     runner.stopNow();
-    await until(() => runner.entry() !== null);
+    expect(runner.state()?.phase).toBe('stopped');
+    runner.amend({ note: 'Left early' });
+    runner.end();
+    await until(() => runner.entry()?.deeds.at(-1)?.what === 'end');
     const log = logHere();
     await until(() => log()?.length === 1);
     const [entry] = log() ?? [];
-    expect([entry?.done.ms, entry?.done.finished, entry?.deeds.at(-1)?.what]).toEqual([6000, false, 'stop now']);
+    expect([entry?.done.ms, entry?.done.finished, entry?.note]).toEqual([6000, false, 'Left early']);
     await TestBed.inject(Store).database();
     expect(await kept()).toBeUndefined();
   });

@@ -4,6 +4,7 @@ import { filter, firstValueFrom } from 'rxjs';
 import {
   begin,
   dueFrom,
+  endRun,
   entryOfRun,
   go,
   goTo,
@@ -32,12 +33,14 @@ import {
   type WallState,
 } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
+import { LogService } from '../../services/log.service';
 import { SettingsService } from '../../services/settings.service';
 import { ScriptService } from '../../services/script.service';
 import { SoundService } from '../../services/sound.service';
 import { TickerService } from '../../services/ticker.service';
 import { Live, type Pressed } from './live';
 import { RunKeeper } from './run-keeper';
+import { RunSource } from './run-source';
 import { Speaker } from './speaker';
 
 /**
@@ -46,9 +49,6 @@ import { Speaker } from './speaker';
  */
 const lookAheadMs = 90_000;
 const lookEveryMs = 100;
-/** The two clocks drift less than this between two looks, unless one of them has jumped. */
-const jumpMs = 500;
-
 /** Performs a sheet: looks at the clock, schedules what is heard, keeps what was done. */
 @Injectable()
 export class Runner {
@@ -57,30 +57,22 @@ export class Runner {
   private readonly keeper = inject(RunKeeper);
   private readonly scripts = inject(ScriptService);
   private readonly ticker = inject(TickerService);
+  private readonly source = inject(RunSource);
+  private readonly log = inject(LogService);
 
   private readonly live = inject(Live);
   readonly sheet = this.live.sheet.asReadonly();
   readonly timeline = this.live.timeline;
   readonly state = signal<RunState | null>(null);
-  /** Last reading of the clock the run goes by, and of the page's clock at the same look. */
-  private readonly source = signal<SourceTime>(0);
-  private page: SourceTime = 0;
-  /** What both clocks showed when they were last read for a jump. */
-  private seen: { readonly source: SourceTime; readonly page: SourceTime } | null = null;
   readonly position = computed(() => {
     const state = this.state();
-    return state ? positionOf(state, this.source()) : 0;
+    return state ? positionOf(state, this.source.source()) : 0;
   });
   readonly where = computed(() => {
     const [state, timeline] = [this.state(), this.timeline()];
-    return state && timeline ? whereIs(state, timeline, this.source()) : null;
+    return state && timeline ? whereIs(state, timeline, this.source.source()) : null;
   });
   readonly leaf = computed(() => this.where()?.leaf ?? null);
-  /** Names under the codes: for those who are still learning them, unless the coach has chosen. */
-  readonly named = computed(() => {
-    const { strikeNames } = this.settings.settings();
-    return strikeNames === 'by level' ? this.sheet()?.class.level !== 'advanced' : strikeNames === 'always';
-  });
   /** The entry of a run that is over; it is in the log before it is shown. */
   readonly entry = signal<LogEntry | null>(null);
   private readonly speaker = inject(Speaker);
@@ -90,10 +82,10 @@ export class Runner {
   readonly script = signal<Script | null>(null);
   private readonly scriptReady = toObservable(this.script).pipe(filter((script) => script !== null));
   private readonly cues = computed((): readonly SoundCue[] => this.script()?.sounds ?? []);
-  /** Whether the source is the audio clock; the page's clock stands in while audio is blocked. */
-  private onAudio = false;
   private nextCue = 0;
   private rate = 1;
+  /** What the coach has said of the run while it stood stopped, or when it was over. */
+  private amended: Partial<LogEntry> = {};
   private frame = 0;
 
   constructor() {
@@ -126,8 +118,9 @@ export class Runner {
     this.rate = rate;
     this.keeper.own(freshId());
     this.entry.set(null);
-    this.onAudio = this.sound.now() !== null;
-    this.set(begin(this.now(), this.settings.settings().countIn * 1000, rate));
+    this.amended = {};
+    this.source.choose();
+    this.set(begin(this.source.now(), this.settings.settings().countIn * 1000, rate));
   }
 
   /** Goes on with a run that a reload broke off; it stands paused at its second. */
@@ -136,7 +129,7 @@ export class Runner {
     await this.show(run.sheet);
     this.keeper.own(key);
     this.rate = run.rate;
-    this.onAudio = this.sound.now() !== null;
+    this.source.choose();
     this.live.begin(run.sheet, run.changes);
     this.set(takeUp(run.at, run.breaksPassed, run.deeds, run.rate));
   }
@@ -200,7 +193,7 @@ export class Runner {
   stageBack(): void {
     const [state, timeline, leaf] = [this.state(), this.timeline(), this.leaf()];
     const before = timeline && leaf ? stageBefore(timeline, leaf) : null;
-    if (state && timeline && before) this.set(goTo(state, timeline, before, this.now()));
+    if (state && timeline && before) this.set(goTo(state, timeline, before, this.source.now()));
   }
 
   go(where: 'back' | 'forward' | 'repeat'): void {
@@ -220,32 +213,25 @@ export class Runner {
     const state = this.state();
     if (!state) return null;
     const { phase, clock, breaksPassed } = state;
-    return { phase, clock: handOver(clock, this.read(), now), breaksPassed };
+    return { phase, clock: handOver(clock, this.source.read(), now), breaksPassed };
+  }
+
+  /** Ends a run that was stopped; its entry is in the log then. */
+  end(): void {
+    this.change(endRun);
   }
 
   private change(deed: (state: RunState, now: Moment) => RunState): void {
     const state = this.state();
     if (!state) return;
-    const after = deed(state, this.now());
+    const after = deed(state, this.source.now());
     if (after !== state) this.set(after);
-  }
-
-  /** Reads both clocks at one moment. */
-  private read(): SourceTime {
-    this.page = performance.now();
-    const source = this.onAudio ? (this.sound.now() ?? this.page) : this.page;
-    this.source.set(source);
-    return source;
-  }
-
-  private now(): Moment {
-    return { source: this.read(), wall: Date.now() };
   }
 
   /** A new state by somebody's doing: what was planned ahead is silenced and planned anew. */
   private set(state: RunState): void {
     this.state.set(state);
-    this.read();
+    this.source.read();
     this.replan();
     this.schedule();
     this.settle(state);
@@ -255,7 +241,7 @@ export class Runner {
   private replan(from?: SessionTime): void {
     this.sound.silence();
     const state = this.state();
-    const at = state ? positionOf(state, this.source()) : 0;
+    const at = state ? positionOf(state, this.source.source()) : 0;
     const since = Math.min(from ?? at, at) - 1;
     const next = this.cues().findIndex((cue) => cue.at >= since && cue.breaksBefore >= (state?.breaksPassed ?? 0));
     this.nextCue = next < 0 ? this.cues().length : next;
@@ -267,6 +253,7 @@ export class Runner {
     this.keep(true);
     this.announce();
     if (state.phase === 'over') void this.finish(state);
+    else if (state.phase === 'stopped') void this.noteStop(state);
   }
 
   private look(): void {
@@ -275,7 +262,7 @@ export class Runner {
     this.changeClocks(state);
     this.noticeJump();
     const before = this.state() ?? state;
-    const noticed = notice(before, timeline, this.now());
+    const noticed = notice(before, timeline, this.source.now());
     // Time brought a break or the end: the bell that rings there rings out.
     if (noticed !== before) {
       this.state.set(noticed);
@@ -286,46 +273,32 @@ export class Runner {
     this.keep(false);
   }
 
-  /**
-   * Where the clock has run on without the page, or the page without the clock (a device that slept), what was put on it
-   * ahead is planned anew: nothing of it sounds together at the wrong moment.
-   */
+  /** What was put ahead on a clock that has jumped is planned anew: nothing of it sounds together at the wrong moment. */
   private noticeJump(): void {
-    const before = this.seen;
-    this.read();
-    this.seen = { source: this.source(), page: this.page };
+    const from = this.source.jumpedFrom();
     const state = this.state();
-    if (!before || !this.onAudio || state?.phase !== 'running') return;
-    const apart = this.source() - before.source - (this.page - before.page);
-    if (Math.abs(apart) > jumpMs) this.replan(positionOf(state, before.source));
+    if (from !== null && state?.phase === 'running') this.replan(positionOf(state, from));
   }
 
-  /** Audio may be blocked or taken away in the middle of a run; the session goes on without a jump. */
+  /** The session goes on without a jump where its clock is taken away or comes back. */
   private changeClocks(state: RunState): void {
-    const audio = this.sound.now();
-    if (this.onAudio === (audio !== null)) return;
-    // Blocked audio stands still at an unknown moment: both clocks were last read together at the last look.
-    const clock =
-      audio === null
-        ? handOver(state.clock, this.source(), this.page)
-        : handOver(state.clock, performance.now(), audio);
-    this.onAudio = audio !== null;
-    this.seen = null;
+    const clock = this.source.change(state.clock);
+    if (!clock) return;
     this.state.set({ ...state, clock });
-    this.read();
+    this.source.read();
     this.replan();
   }
 
   /** Puts what is heard soon on the audio clock; nothing from behind an open break that has not been passed. */
   private schedule(): void {
     const state = this.state();
-    if (state?.phase !== 'running' || !this.onAudio) return;
-    const at = positionOf(state, this.source());
+    if (state?.phase !== 'running' || !this.source.onAudio) return;
+    const at = positionOf(state, this.source.source());
     const until = at + lookAheadMs * this.rate;
     // What was missed while nobody looked is not fired together: one cue tells how things stand.
     const { late, next } = dueFrom(this.cues(), this.nextCue, at, state.breaksPassed);
     this.nextCue = next;
-    if (late) this.sound.playAt(late.kind, this.source());
+    if (late) this.sound.playAt(late.kind, this.source.source());
     for (
       let cue = this.cues()[this.nextCue];
       cue && cue.at <= until && cue.breaksBefore <= state.breaksPassed;
@@ -333,13 +306,13 @@ export class Runner {
     )
       this.sound.playAt(cue.kind, sourceAt(state.clock, cue.at));
     // In a rehearsal nothing is spoken: words cannot be hurried.
-    if (this.rate === 1) this.speaker.plan(state, this.source(), lookAheadMs);
+    if (this.rate === 1) this.speaker.plan(state, this.source.source(), lookAheadMs);
   }
 
   /** The words of the moment, on the screen and where no clip says them. */
   private announce(): void {
     const state = this.state();
-    if (state) this.speaker.show(state, this.leaf(), positionOf(state, this.source()), this.rate);
+    if (state) this.speaker.show(state, this.leaf(), positionOf(state, this.source.source()), this.rate);
   }
 
   private keep(now: boolean): void {
@@ -348,7 +321,7 @@ export class Runner {
     const changes = this.live.changes();
     this.keeper.keep(now, () => ({
       sheet,
-      at: positionOf(state, this.source()),
+      at: positionOf(state, this.source.source()),
       breaksPassed: state.breaksPassed,
       deeds: state.deeds.slice(-mostDeeds),
       ...(changes.length > 0 ? { changes: [...changes] } : {}),
@@ -357,15 +330,36 @@ export class Runner {
     }));
   }
 
+  /** The run's entry as it stands, with what was said of it. */
+  private entryNow({ deeds }: RunState): LogEntry | null {
+    const [sheet, timeline, id] = [this.sheet(), this.timeline(), this.keeper.key];
+    if (!sheet || !timeline) return null;
+    const run = { id, sheet, deeds, rate: this.rate, changes: this.live.changes() };
+    return { ...entryOfRun(run, this.live.asPlanned() ?? timeline, timeline), ...this.amended };
+  }
+
+  /** What stands stopped may be left so: its entry is written, and shown at once. */
+  private async noteStop(state: RunState): Promise<void> {
+    const entry = this.entryNow(state);
+    this.entry.set(entry);
+    if (entry) await this.keeper.note(entry);
+  }
+
   /** Writes the entry, then shows it. */
   private async finish(state: RunState): Promise<void> {
-    const [sheet, timeline] = [this.sheet(), this.timeline()];
-    if (!sheet || !timeline) return;
-    const { deeds } = state;
-    const run = { id: freshId(), sheet, deeds, rate: this.rate, changes: this.live.changes() };
-    const entry = entryOfRun(run, this.live.asPlanned() ?? timeline, timeline);
+    const entry = this.entryNow(state);
+    if (!entry) return;
     // What cannot be written now is shown all the same, and written again by itself.
     await this.keeper.finish(entry);
     this.entry.set(entry);
+  }
+
+  /** What is said of the run is kept as it is typed. */
+  amend(change: Partial<LogEntry>): void {
+    const entry = this.entry();
+    if (!entry) return;
+    this.amended = { ...this.amended, ...change };
+    this.entry.set({ ...entry, ...change });
+    void this.log.change(entry, change);
   }
 }

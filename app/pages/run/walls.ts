@@ -88,7 +88,7 @@ export class Walls {
     return {
       sheet: wallSheet(sheet, this.settings.schools()),
       changes: wallChanges(this.live.changes()),
-      named: this.runner.named(),
+      named: this.settings.namesStrikes(sheet.class.level),
       words: script ? wallWords(script, this.names()) : null,
     };
   });

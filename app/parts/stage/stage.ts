@@ -28,16 +28,8 @@ import {
   type Where,
 } from '../../../core/index';
 import { StrikeStaff } from '../strike-staff/strike-staff';
+import { standings } from './standings';
 import { StageLanes } from './stage-lanes';
-
-/** What stands as large as the clock while that stands still. */
-const standings: Readonly<Record<Phase, string | null>> = {
-  running: null,
-  paused: 'Paused',
-  held: 'Held',
-  break: 'Open',
-  over: 'Done',
-};
 
 /** What a class sees of a session that runs, on the coach's tablet and on a wall: clock, staff, what is said and what is next. */
 @Component({

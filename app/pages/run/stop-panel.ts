@@ -1,0 +1,26 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { EntryForm } from '../../parts/entry-form';
+import { Runner } from './runner';
+
+/** What follows a stop: it goes on, or it is ended, which is a press of its own. Its entry is in the log already. */
+@Component({
+  selector: 'kt-stop-panel',
+  imports: [EntryForm, MatButtonModule, MatIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Stopped</h2>
+    <button type="button" matButton="filled" (click)="runner.toggle()"><mat-icon svgIcon="play" />Go on</button>
+    <button type="button" matButton="outlined" (click)="runner.end()"><mat-icon svgIcon="stop" />End the run</button>
+    @if (runner.entry(); as entry) {
+      <p class="soft">So far it is in the log. What you add here is kept as you go.</p>
+      <kt-entry-form [entry]="entry" (changed)="runner.amend($event)" />
+    }
+  `,
+  styleUrl: './_side-panel.scss',
+  host: { role: 'region', 'aria-label': 'Stopped' },
+})
+export class StopPanel {
+  protected readonly runner = inject(Runner);
+}
