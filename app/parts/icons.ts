@@ -36,6 +36,7 @@ import {
   mdiTelevision,
   mdiTimerOutline,
   mdiUndo,
+  mdiVolumeHigh,
 } from '@mdi/js';
 
 /** Every icon of the product by the name that templates use; the pictures come from the package. */
@@ -68,6 +69,7 @@ const icons: Readonly<Record<string, string>> = {
   room: mdiFloorPlan,
   settings: mdiCogOutline,
   sheets: mdiClipboardTextOutline,
+  sound: mdiVolumeHigh,
   stop: mdiStop,
   timer: mdiTimerOutline,
   undo: mdiUndo,

@@ -12,6 +12,8 @@ export const lockedWorth = 5000;
 /** A word of a call with its own moment, from the call's beginning. */
 export interface Part extends Saying {
   readonly at: Milliseconds;
+  /** The step of the combination that it names, where a screen is to light it. `2.1` */
+  readonly step?: string;
 }
 
 /** Words with the time they take. */

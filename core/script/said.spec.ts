@@ -1,6 +1,7 @@
 import { readTempoText } from '../formats/tempo-text/read';
 import { compile } from '../timeline/compile';
 import type { CallKind } from '../sheet/call-kinds';
+import { taughtAt } from './shown';
 import { scriptOf, type ScriptWishes } from './script';
 
 /** What is said of some kinds, with the second. */
@@ -170,6 +171,18 @@ describe('a show', () => {
       'Second half: three, four',
       'Now the whole: one, two, three, four',
     ]);
+    const { sheet } = readTempoText('show 0:40: 1 2 3 4\nround 1:00: 1 2 3 4');
+    const script = scriptOf(sheet);
+    const [leaf] = compile(sheet).leaves;
+    if (!leaf) throw new Error('no show');
+    const lit: string[] = [];
+    // Every tenth of a second of the first three showings.
+    for (let at = 0; at < 25_000; at += 100) {
+      const step = taughtAt(script, leaf, at);
+      if (step !== null && step !== lit.at(-1)) lit.push(step);
+    }
+    // First half, second half, and the whole.
+    expect(lit.slice(0, 8)).toEqual(['0', '1', '2', '3', '0', '1', '2', '3']);
     const taught = all.filter((each) => Number.parseInt(each) < 40);
     expect(Number.parseInt(taught.at(-1) ?? '')).toBeGreaterThan(25);
   });

@@ -26,8 +26,12 @@ function halvesOf(combination: Combination): readonly [Combination, Combination]
   return [{ items: moves.slice(0, cut) }, { items: moves.slice(cut) }];
 }
 
+/** The places of a combination's steps, in order. */
+const placesOf = (combination: Combination): string[] =>
+  studyOf(combination, 'orthodox').turns[0]?.walk.steps.map(({ step }) => step.path.join('.')) ?? [];
+
 /** A combination move by move, slowly, with a word for what part it is; no move is named before the last word is over. */
-function showing(combination: Combination, key: PhraseKey, speech: Speech): Phrase | null {
+function showing(combination: Combination, key: PhraseKey, speech: Speech, places: readonly string[]): Phrase | null {
   const [repetition] = studyOf(combination, 'orthodox').turns;
   if (!repetition) return null;
   const label = worded(speech, key).full;
@@ -40,7 +44,8 @@ function showing(combination: Combination, key: PhraseKey, speech: Speech): Phra
     const saying = words[index];
     if (!saying) return;
     const at = Math.round(Math.max(free, last + onset - (begins[index - 1] ?? 0)));
-    parts.push({ ...saying, at });
+    const step = places[index];
+    parts.push({ ...saying, at, ...(step === undefined ? {} : { step }) });
     last = at;
     free = at + speech.lengthOf(saying) + leastGap;
   });
@@ -61,9 +66,13 @@ export function showCalls(leaf: Leaf, until: SessionTime, { speech }: CallOption
   const [full] = opening.phrases;
   const takes = full?.ms ?? 0;
   const halves = halvesOf(combination);
+  const places = placesOf(combination);
+  const cut = halves ? placesOf(halves[0]).length : 0;
   const showings = [
-    ...(halves ? [showing(halves[0], 'first half', speech), showing(halves[1], 'second half', speech)] : []),
-    showing(combination, 'whole', speech),
+    ...(halves
+      ? [showing(halves[0], 'first half', speech, places), showing(halves[1], 'second half', speech, places.slice(cut))]
+      : []),
+    showing(combination, 'whole', speech, places),
   ].flatMap((phrase) => phrase ?? []);
   const out: Candidate[] = [{ ...opening, until: Math.min(until, leaf.at + takes) }];
   let at = leaf.at + takes + betweenShows;

@@ -1,10 +1,12 @@
 import type { CallKind } from '../sheet/call-kinds';
 import type { Leaf } from '../timeline/leaf';
-import type { SessionTime } from '../units';
+import type { Milliseconds, SessionTime } from '../units';
 import type { Call } from './call';
 
 /** What a screen needs to know of a call. */
-export type ShownCall = Pick<Call, 'kind' | 'at' | 'say'>;
+export interface ShownCall extends Pick<Call, 'kind' | 'at' | 'say'> {
+  readonly parts?: readonly { readonly at: Milliseconds; readonly step?: string | undefined }[] | undefined;
+}
 
 /** What a screen needs to know of a script. */
 export interface ShownScript<Shown extends ShownCall = ShownCall> {
@@ -52,4 +54,13 @@ export function saidAt<Shown extends ShownCall>(
   const last = said.findLast((call) => call.kind !== 'bell' && call.at <= at && call.at >= from);
   if (last) return last;
   return said.find((call) => call.kind === 'new' && call.at >= from && call.at <= at + ahead) ?? null;
+}
+
+/**
+ * The step of a combination that is being shown at a moment of a show; null where none is named.
+ * @example taughtAt(script, show, show.at + 9000) // "2"
+ */
+export function taughtAt(script: ShownScript, leaf: Leaf, at: SessionTime): string | null {
+  const call = script.calls.findLast(({ kind, at: begins }) => kind === 'teach' && begins >= leaf.at && begins <= at);
+  return call?.parts?.findLast(({ at: after }) => call.at + after <= at)?.step ?? null;
 }

@@ -15,6 +15,12 @@ const call = z.strictObject({
   at,
   say: z.string().check(z.maxLength(2000)),
   sound: z.optional(z.enum(soundKinds)),
+  /** What a show lights, and when. */
+  parts: z.optional(
+    z
+      .array(z.strictObject({ at: z.number(), step: z.optional(z.string().check(z.maxLength(20))) }))
+      .check(z.maxLength(500)),
+  ),
 });
 const calls = z.array(call).check(z.maxLength(40_000));
 
@@ -107,8 +113,23 @@ const personal = (kind: Call['kind']): boolean => kind === 'own' || kind === 'ch
 /** What is said, for a wall; calls of the coach's own and cheers only where `names` says so. `wallWords(script, false)` */
 export function wallWords(script: Pick<Script, 'lead' | 'calls' | 'breaks'>, names: boolean): WallWords {
   const shown = (all: readonly Call[]): WallWords['calls'] =>
-    all.flatMap(({ kind, at, say, sound }) =>
-      !names && personal(kind) ? [] : [{ kind, at, say, ...(sound ? { sound } : {}) }],
+    all.flatMap(({ kind, at, say, sound, parts }) =>
+      !names && personal(kind)
+        ? []
+        : [
+            {
+              ...{ kind, at, say },
+              ...(sound ? { sound } : {}),
+              ...(kind === 'teach' && parts
+                ? {
+                    parts: parts.map((part) => ({
+                      at: part.at,
+                      ...(part.step === undefined ? {} : { step: part.step }),
+                    })),
+                  }
+                : {}),
+            },
+          ],
     );
   return {
     lead: shown(script.lead),

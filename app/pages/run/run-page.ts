@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal } from '@angular/core';
 import { ChoiceField } from '../../parts/fields/choice-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
@@ -15,12 +15,15 @@ import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-
 import { Live } from './live';
 import { LivePanel } from './live-panel';
 import { RunKeeper } from './run-keeper';
+import { MediaKeys } from './media-keys';
+import { SoundCheck } from './sound-check';
 import { RunSource } from './run-source';
 import { Runner } from './runner';
 import { StopPanel } from './stop-panel';
 import { Speaker } from './speaker';
 import { Walls } from './walls';
 import { WallsPanel } from './walls-panel';
+import { AwakeService } from '../../services/awake.service';
 import { NoticeService } from '../../services/notice.service';
 
 /** Performing a sheet: clock, staff and calls, large enough for a room. */
@@ -34,11 +37,12 @@ import { NoticeService } from '../../services/notice.service';
     RouterLink,
     EntryForm,
     LivePanel,
+    SoundCheck,
     Stage,
     StopPanel,
     WallsPanel,
   ],
-  providers: [Runner, RunKeeper, RunSource, Live, Speaker, Walls],
+  providers: [Runner, RunKeeper, RunSource, Live, Speaker, Walls, MediaKeys],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-page.html',
   styleUrl: './run-page.scss',
@@ -53,6 +57,9 @@ export class RunPage {
   private readonly unfinishedRuns = inject(UnfinishedRunService);
   private readonly notices = inject(NoticeService);
   private readonly router = inject(Router);
+  private readonly awake = inject(AwakeService);
+  /** Every control but Stop is kept from stray touches. */
+  protected readonly locked = signal(false);
 
   /** undefined while storage is asked, null where there is no such sheet. */
   protected readonly walls = inject(Walls);
@@ -86,6 +93,8 @@ export class RunPage {
   }
 
   constructor() {
+    inject(MediaKeys);
+    inject(DestroyRef).onDestroy(() => this.awake.letGo());
     this.listenToKeys();
     effect(() => void this.load(this.id()));
   }
@@ -106,7 +115,7 @@ export class RunPage {
     await this.runner.start(sheet, this.rate());
     this.unfinished.set(null);
     if (before) await this.putInLog(before);
-    this.stayAwake();
+    void this.awake.keep();
   }
 
   /** The run that was broken off before is not lost when another one begins. */
@@ -118,12 +127,7 @@ export class RunPage {
   protected async takeUp({ key, run }: BrokenOff): Promise<void> {
     await this.runner.takeUp(key, run);
     this.unfinished.set(null);
-    this.stayAwake();
-  }
-
-  /** Keeps a tablet's screen on, where the browser can; the lock ends with the page. */
-  private stayAwake(): void {
-    if ('wakeLock' in navigator) navigator.wakeLock.request('screen').catch(() => undefined);
+    void this.awake.keep();
   }
 
   protected fullScreen(): void {
@@ -134,6 +138,10 @@ export class RunPage {
   protected toggle(side: 'changes' | 'walls'): void {
     if (side === 'walls' && this.side() !== side) this.walls.open();
     this.side.update((open) => (open === side ? null : side));
+  }
+
+  protected toggleLock(): void {
+    this.locked.update((on) => !on);
   }
 
   /** The focus is free after it, so that the space bar means pause. */
@@ -199,6 +207,12 @@ export class RunPage {
         press: () => this.runner.alter({ kind: 'switch stance' }),
       },
       { keys: ['u'], does: 'Take the last change back', when: running, press: () => this.runner.undo() },
+      {
+        keys: ['l'],
+        does: 'Lock the controls, or unlock them',
+        when: running,
+        press: () => this.locked.update((on) => !on),
+      },
       { keys: ['f'], does: 'Fill the screen', press: () => this.fullScreen() },
       {
         keys: ['Escape'],

@@ -91,12 +91,17 @@ export class Speaker {
     this.sayPhrase('stop');
   }
 
+  /** Says a few words, so that a coach hears whether they are heard. */
+  check(): void {
+    this.sayPhrase('half way');
+  }
+
   /** Says that everybody waits on light feet. */
   hold(): void {
     this.sayPhrase('hold');
   }
 
-  private sayPhrase(key: 'stop' | 'hold'): void {
+  private sayPhrase(key: 'stop' | 'hold' | 'half way'): void {
     const { full } = worded(speechOf(this.sheet(), this.settings.settings().wordings), key);
     this.said.set(full.say);
     this.sayNow({ ...full, ms: this.voices.lengthOf(full) }, 0);

@@ -7,6 +7,7 @@ import {
   blockName,
   breathAt,
   earlyMoves,
+  exerciseNamed,
   leafDetail,
   leafName,
   lanesNow,
@@ -16,6 +17,7 @@ import {
   sayGroups,
   schemeOrSix,
   strikingAt,
+  taughtAt,
   wordsOn,
   writeCombination,
   type Leaf,
@@ -28,13 +30,14 @@ import {
   type Where,
 } from '../../../core/index';
 import { StrikeStaff } from '../strike-staff/strike-staff';
+import { StageStrip } from './stage-strip';
 import { standings } from './standings';
 import { StageLanes } from './stage-lanes';
 
 /** What a class sees of a session that runs, on the coach's tablet and on a wall: clock, staff, what is said and what is next. */
 @Component({
   selector: 'kt-stage',
-  imports: [NgTemplateOutlet, StageLanes, StrikeStaff],
+  imports: [NgTemplateOutlet, StageLanes, StageStrip, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stage.html',
   styleUrl: './stage.scss',
@@ -135,6 +138,11 @@ export class Stage {
     return [...here, ...stage, ...stance, ...effort, ...(leaf.nonStop ? ['non-stop'] : []), ...strikes].join(' · ');
   });
 
+  /** How an exercise that the library knows is done: what to watch. */
+  protected readonly how = computed(() => {
+    const words = this.leaf()?.words;
+    return words && this.leaf()?.combination === null ? (exerciseNamed(words)?.how ?? null) : null;
+  });
   /** The combination that a rest leads to, large; null where there is none to show. */
   protected readonly coming = computed(() => {
     const leaf = this.leaf();
@@ -171,6 +179,8 @@ export class Stage {
   protected readonly lit = computed(() => {
     const leaf = this.leaf();
     const changed = this.onLane()?.combination !== undefined && this.onLane()?.how !== 'fits';
+    const script = this.script();
+    if (leaf?.block === 'show') return script ? taughtAt(script, leaf, this.where().position) : null;
     return leaf && !changed && !this.calm() && !this.countsIn() ? strikingAt(leaf, this.where().position) : null;
   });
 }

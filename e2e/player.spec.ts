@@ -1,0 +1,81 @@
+import { expect, test } from '@playwright/test';
+
+test('what sound can do is said before the start, with one bell and one call to hear it', async ({ page }) => {
+  await page.goto('/run/demo-first-watch');
+  const check = page.locator('kt-sound-check');
+  await expect(check).toContainText('Voice: Low voice, ready. Volume 80 %.');
+  await check.getByRole('button', { name: 'Sound check' }).click();
+  await expect(check).toContainText(/One bell and “half way”|Sound is blocked/);
+});
+
+test('keys of a headset pause, go on, go a piece on and back, and stop', async ({ page }) => {
+  // The keys themselves are the browser's: what they call is called here.
+  await page.addInitScript(() => {
+    const keys: Record<string, (() => void) | null> = {};
+    Object.assign(window, { keys });
+    MediaSession.prototype.setActionHandler = (action, press) => (keys[action] = press as (() => void) | null);
+  });
+  const press = (key: string) =>
+    page.evaluate((name) => (window as unknown as { keys: Record<string, () => void> }).keys[name]?.(), key);
+  await page.goto('/run/demo-hands-then-legs');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect.poll(() => page.evaluate(() => navigator.mediaSession.playbackState)).toBe('playing');
+  expect(await page.evaluate(() => navigator.mediaSession.metadata?.title)).toBe('Hands, then legs');
+  await press('nexttrack');
+  await expect(page.getByRole('heading', { name: 'Warm-up' })).toBeVisible();
+  await press('pause');
+  await expect(page.getByText('Paused').first()).toBeVisible();
+  await press('pause');
+  await expect(page.getByText('Paused').first()).toBeVisible();
+  await press('play');
+  await expect(page.getByText('Paused')).toHaveCount(0);
+  await press('stop');
+  await expect(page.getByRole('region', { name: 'Stopped' })).toBeVisible();
+});
+
+test('stop is one press and can go on; ending is another, and what was said meanwhile is in the log', async ({
+  page,
+}) => {
+  await page.goto('/run/demo-first-watch');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.keyboard.press('ArrowRight');
+  await page.getByRole('button', { name: 'Stop now' }).click();
+  const stopped = page.getByRole('region', { name: 'Stopped' });
+  await stopped.getByLabel('Note for next time').fill('Somebody fell');
+  const standing = (await page.getByRole('timer').textContent()) ?? '';
+  await stopped.getByRole('button', { name: 'Go on' }).click();
+  await expect(stopped).toHaveCount(0);
+  await expect(page.getByRole('timer')).not.toHaveText(standing);
+  await page.keyboard.press('s');
+  await expect(stopped.getByLabel('Note for next time')).toHaveValue('Somebody fell');
+  await stopped.getByRole('button', { name: 'End the run' }).click();
+  await expect(page.locator('#over')).toContainText('Stopped: ');
+  await page.getByRole('link', { name: 'To the log' }).click();
+  // Once, however often it was stopped.
+  await expect(page.getByText('Somebody fell')).toHaveCount(1);
+});
+
+test('the lock keeps every control but Stop from stray touches', async ({ page }) => {
+  await page.goto('/run/demo-first-watch');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.getByRole('button', { name: 'Lock', exact: true }).click();
+  const pause = page.getByText('Pause', { exact: true });
+  await pause.click({ force: true });
+  await expect(page.getByText('Paused')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Stop now' }).click();
+  await expect(page.getByRole('region', { name: 'Stopped' })).toBeVisible();
+});
+
+test('where a browser has no lock for the screen, the screen is kept on another way', async ({ page }) => {
+  await page.addInitScript(() => {
+    Reflect.deleteProperty(Navigator.prototype, 'wakeLock');
+    const play = HTMLMediaElement.prototype.play;
+    HTMLMediaElement.prototype.play = function (this: HTMLMediaElement) {
+      Object.assign(window, { played: [...((window as { played?: string[] }).played ?? []), this.tagName] });
+      return play.call(this);
+    };
+  });
+  await page.goto('/run/demo-first-watch');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect.poll(() => page.evaluate(() => (window as { played?: string[] }).played ?? [])).toContain('VIDEO');
+});
