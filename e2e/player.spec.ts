@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { choose } from './hands';
 
 test('what sound can do is said before the start, with one bell and one call to hear it', async ({ page }) => {
   await page.goto('/run/demo-first-watch');
@@ -78,4 +79,19 @@ test('where a browser has no lock for the screen, the screen is kept on another 
   await page.goto('/run/demo-first-watch');
   await page.getByRole('button', { name: 'Start' }).click();
   await expect.poll(() => page.evaluate(() => (window as { played?: string[] }).played ?? [])).toContain('VIDEO');
+});
+
+test('a fault seen in one session is a reminder of the next, unless it is left out', async ({ page }) => {
+  await page.goto('/run/demo-first-watch');
+  await page.getByRole('button', { name: 'Start' }).click();
+  for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('c');
+  await choose(page, 'A fault seen', 'Wrist bends at impact');
+  await page.keyboard.press('s');
+  await page.keyboard.press('x');
+  await expect(page.locator('#over')).toBeVisible();
+  await page.goto('/run/demo-ten-minutes');
+  const notice = page.locator('.notice').filter({ hasText: 'Seen last time: Wrist bends at impact' });
+  await notice.getByRole('button', { name: 'Leave them out' }).click();
+  await expect(notice).toHaveCount(0);
 });

@@ -1,7 +1,7 @@
 // `npm test`: installs what is missing, then lint, types, core specs in Node, Karma and Playwright, and adds it all up.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, ensureChromium, installPackages, ng, root, watchOutput } from './steps.mjs';
+import { ensureChromium, installPackages, ng, root, watchOutput } from './steps.mjs';
 
 installPackages();
 ensureChromium();
@@ -40,9 +40,17 @@ async function runner(name, args, count) {
   console.log(`${name}: ${counted.passed} passed, ${counted.failed} failed`);
 }
 
+// The build takes one core, what is read takes the other.
+const building = watchOutput(node, ['scripts/build.mjs']);
 await step('Prettier', [module('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
 await step('ESLint', [module('eslint/bin/eslint.js'), '.']);
 await step('Type check', ['scripts/types.mjs']);
+const built = await building;
+if (built.code !== 0) {
+  console.error('\nThe build failed');
+  console.log(`\ntests: ${passed} passed, ${failed + 1} failed`);
+  process.exit(1);
+}
 
 await runner(
   'Core, command and server',
@@ -64,7 +72,6 @@ await runner('Karma', [...ng, 'test'], (output) => {
 const specsOf = (suites) => suites.flatMap(({ specs, suites: inner = [] }) => [...specs, ...specsOf(inner)]);
 const secondTries = [];
 
-await build();
 const report = join(root, 'test-results/e2e.json');
 mkdirSync(join(root, 'test-results'), { recursive: true });
 rmSync(report, { force: true });

@@ -92,6 +92,18 @@ export class LogService {
       .pipe(map((row) => (row ? (readable([row])[0] ?? null) : null)));
   }
 
+  /** The last run of any sheet, rehearsals left out; null where there was none. */
+  async last(): Promise<LogEntry | null> {
+    const row = await this.store.read(({ log }) =>
+      log
+        .orderBy('startedAt')
+        .reverse()
+        .filter(({ entry, demo }) => !demo && !entry.rehearsal)
+        .first(),
+    );
+    return row ? (readable([row])[0] ?? null) : null;
+  }
+
   /** Changes some fields of an entry. */
   change(entry: LogEntry, change: Partial<LogEntry>): Promise<Outcome<void>> {
     return this.store.write(`the entry of “${entry.title}”`, entryLane(entry.id), (database) =>

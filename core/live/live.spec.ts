@@ -10,7 +10,7 @@ import type { LiveChange } from '../run/live-changes';
 import { begin, go, notice, positionOf, resume, stopNow, type Moment } from '../run/run';
 import { whatWasDone } from '../run/done';
 import { endIn } from './end-in';
-import { canChange, liveSheet, liveTimeline } from './live';
+import { canChange, faultsSeen, liveSheet, liveTimeline, withRemindersOf } from './live';
 
 // Values from the trade page, sections 5, 8 and 9 (house values), and plain sums on the clock.
 
@@ -175,6 +175,22 @@ describe('live changes', () => {
     const state = go(begin({ source: 0, wall: 0 }, 0), live, 'forward', { source: 2000, wall: 2000 });
     expect(positionOf(state, 2000)).toBe(60_000);
     expect(positionOf(go(state, live, 'back', { source: 3000, wall: 3000 }), 3000)).toBe(0);
+  });
+
+  it('faults seen are carried to the next session, each once, without what was taken back, within what a sheet may hold', () => {
+    const seen = faultsSeen([
+      { kind: 'fault', at: 1000, fault: 'wrist' },
+      { kind: 'fault', at: 2000, fault: 'wrist' },
+      { kind: 'fault', at: 3000, fault: 'leaning' },
+      { kind: 'undo', at: 4000 },
+    ]);
+    expect(seen).toEqual(['wrist']);
+    const { sheet } = readTempoText('round 1:00: 1 2');
+    expect(withRemindersOf(sheet, seen).focuses?.length).toBe(1);
+    expect(withRemindersOf(withRemindersOf(sheet, seen), seen).focuses?.length).toBe(1);
+    expect(withRemindersOf(sheet, ['no such fault'])).toBe(sheet);
+    const full = { ...sheet, focuses: Array.from({ length: 60 }, (_, at) => ({ words: `word ${at}`, moves: [] })) };
+    expect(withRemindersOf(full, seen)).toBe(full);
   });
 
   it('bring the reminder of a fault that was seen into the session', () => {

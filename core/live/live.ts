@@ -2,6 +2,7 @@
 // pressed, and the session as it runs is worked out from both (`liveTimeline`). Begin with edits.ts: what a change can do.
 import { faultFocus, faultList } from '../library/faults';
 import { standing, type LiveChange, type StandingChange } from '../run/live-changes';
+import { sheetLimits } from '../sheet/limits';
 import type { Sheet } from '../sheet/schema';
 import type { Leaf, Timeline } from '../timeline/leaf';
 import type { Milliseconds, SessionTime } from '../units';
@@ -170,18 +171,36 @@ export function sayChange(change: StandingChange): string {
     case 'swap':
       return 'another combination';
     case 'fault':
-      return faultList.find(({ id }) => id === change.fault)?.name ?? 'a fault seen';
+      return nameOfFault(change.fault);
   }
+}
+
+/** What a fault is called. `nameOfFault('wrist')` */
+export const nameOfFault = (id: string): string => faultList.find((each) => each.id === id)?.name ?? 'a fault seen';
+
+/** Faults that were seen in a run and not taken back, each once, by id. `faultsSeen([{ kind: 'fault', at: 0, fault: 'wrist' }])` → `["wrist"]` */
+export function faultsSeen(changes: readonly LiveChange[]): string[] {
+  return [...new Set(standing(changes).flatMap((change) => (change.kind === 'fault' ? [change.fault] : [])))];
+}
+
+/**
+ * A sheet with the reminders of faults beside its own, as many as a sheet may have.
+ * @example withRemindersOf(sheet, ['wrist']).focuses
+ */
+export function withRemindersOf(sheet: Sheet, faults: readonly string[]): Sheet {
+  const own = sheet.focuses ?? [];
+  const known = new Set(own.map(({ words }) => words));
+  const fresh = faults
+    .flatMap((id) => {
+      const fault = faultList.find((each) => each.id === id);
+      return fault ? [faultFocus(fault)] : [];
+    })
+    .filter(({ words }) => !known.has(words))
+    .slice(0, Math.max(0, sheetLimits.focuses - own.length));
+  return fresh.length === 0 ? sheet : { ...sheet, focuses: [...own, ...fresh] };
 }
 
 /** The sheet that a run's script is made of: reminders of the faults that were seen come with its own (trade page, section 9). */
 export function liveSheet(sheet: Sheet, changes: readonly LiveChange[]): Sheet {
-  const seen = standing(changes).flatMap((change) => (change.kind === 'fault' ? [change.fault] : []));
-  const focuses = [...new Set(seen)].flatMap((id) => {
-    const fault = faultList.find((each) => each.id === id);
-    return fault ? [faultFocus(fault)] : [];
-  });
-  const known = new Set((sheet.focuses ?? []).map(({ words }) => words));
-  const fresh = focuses.filter(({ words }) => !known.has(words));
-  return fresh.length === 0 ? sheet : { ...sheet, focuses: [...(sheet.focuses ?? []), ...fresh] };
+  return withRemindersOf(sheet, faultsSeen(changes));
 }

@@ -65,10 +65,21 @@ export class LivePanel {
   }
 
   protected swap(text: string): void {
-    if (text) this.press({ kind: 'swap', text }, 'At the end of the repetition.');
+    if (!text) return;
+    this.press({ kind: 'swap', text }, 'At the end of the repetition.');
+    this.freeFocus();
   }
 
   protected mark(fault: string): void {
-    if (fault) this.press({ kind: 'fault', fault }, 'Its reminder comes in this session, and it is in the log.');
+    if (!fault) return;
+    this.press({ kind: 'fault', fault }, 'Its reminder comes in this session and the next, and it is in the log.');
+    this.freeFocus();
+  }
+
+  /** A choice keeps the focus, where the next key would choose again instead of stopping the class. */
+  private freeFocus(): void {
+    setTimeout(() => {
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    });
   }
 }

@@ -1,10 +1,20 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { ChoiceField } from '../../parts/fields/choice-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import { addedMs, compile, sayClock, type Sheet } from '../../../core/index';
+import { addedMs, compile, faultsSeen, nameOfFault, sayClock, withRemindersOf, type Sheet } from '../../../core/index';
 import { Hint } from '../../parts/hint';
 import { EntryForm } from '../../parts/entry-form';
 import { Stage } from '../../parts/stage/stage';
@@ -24,6 +34,7 @@ import { Speaker } from './speaker';
 import { Walls } from './walls';
 import { WallsPanel } from './walls-panel';
 import { AwakeService } from '../../services/awake.service';
+import { LogService } from '../../services/log.service';
 import { NoticeService } from '../../services/notice.service';
 
 /** Performing a sheet: clock, staff and calls, large enough for a room. */
@@ -56,6 +67,7 @@ export class RunPage {
   private readonly sheets = inject(SheetsService);
   private readonly unfinishedRuns = inject(UnfinishedRunService);
   private readonly notices = inject(NoticeService);
+  private readonly log = inject(LogService);
   private readonly router = inject(Router);
   private readonly awake = inject(AwakeService);
   /** Every control but Stop is kept from stray touches. */
@@ -66,6 +78,14 @@ export class RunPage {
   /** What stands open beside the clock. */
   protected readonly side = signal<'changes' | 'walls' | null>(null);
   protected readonly stored = signal<Sheet | null | undefined>(undefined);
+  /** Faults that were seen the last time: their reminders come in this session, unless they are left out. */
+  protected readonly seen = signal<readonly string[]>([]);
+  protected readonly nameOfFault = nameOfFault;
+  /** The sheet with what is carried over from the last time. */
+  private readonly toRun = computed(() => {
+    const sheet = this.stored();
+    return sheet ? withRemindersOf(sheet, this.seen()) : null;
+  });
   protected readonly unfinished = signal<BrokenOff | null>(null);
   protected readonly rate = signal(1);
   protected readonly rates = [1, 4, 20, 60].map((value) => ({
@@ -97,6 +117,10 @@ export class RunPage {
     inject(DestroyRef).onDestroy(() => this.awake.letGo());
     this.listenToKeys();
     effect(() => void this.load(this.id()));
+    effect(() => {
+      const sheet = this.toRun();
+      if (sheet && untracked(this.phase) === null) untracked(() => this.runner.prepare(sheet));
+    });
   }
 
   private async load(id: string): Promise<void> {
@@ -104,12 +128,12 @@ export class RunPage {
     const own = runs.filter(({ run }) => run.sheet.id === id);
     this.unfinished.set(own.find(({ key }) => key === this.take()) ?? own[0] ?? null);
     const stored = sheet ?? this.unfinished()?.run.sheet ?? null;
+    this.seen.set(faultsSeen((await this.log.last())?.changes ?? []));
     this.stored.set(stored);
-    if (stored && this.phase() === null) this.runner.prepare(stored);
   }
 
   protected async start(): Promise<void> {
-    const sheet = this.stored();
+    const sheet = this.toRun();
     if (!sheet) return;
     const before = this.unfinished();
     await this.runner.start(sheet, this.rate());
