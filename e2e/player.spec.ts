@@ -87,6 +87,7 @@ test('a fault seen in one session is a reminder of the next, unless it is left o
   for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
   await page.keyboard.press('c');
   await choose(page, 'A fault seen', 'Wrist bends at impact');
+  await expect(page.getByRole('listbox')).toHaveCount(0);
   await page.keyboard.press('s');
   await page.keyboard.press('x');
   await expect(page.locator('#over')).toBeVisible();

@@ -53,15 +53,19 @@ const plainErrors: ErrorRequestHandler = (error: unknown, _request, response, ne
 
 /**
  * The server of the built application: its files, and the first page for every address inside it. A missing file is
- * not found, never the first page.
+ * not found, never the first page. `authority` is the certificate that devices may come to trust.
  * @example createApp('/…/dist/app/browser').listen(4173, '127.0.0.1')
  */
-export function createApp(folder: string): Express {
+export function createApp(folder: string, authority?: string): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(headers);
   app.use(readingOnly);
   app.use(compression());
+  if (authority !== undefined)
+    app.get('/authority.crt', (_request, response) => {
+      response.type('application/x-x509-ca-cert').set('Cache-Control', 'no-cache').send(authority);
+    });
   app.use(
     express.static(folder, {
       index: false,

@@ -127,15 +127,21 @@ describe('the door', () => {
   });
 
   it('listens on this machine alone unless it is told otherwise, and then says so', () => {
-    expect(doorOf({})).toEqual({ host: '127.0.0.1', port: 4173 });
-    expect(doorOf({ PORT: '8080', HOST: '0.0.0.0' })).toEqual({ host: '0.0.0.0', port: 8080 });
-    expect(greeting({ host: '127.0.0.1', port: 4173 })).toEqual(['Keen Tempo is at http://localhost:4173']);
-    const lines = greeting({ host: '192.0.2.7', port: 80 });
+    expect(doorOf({})).toEqual({ host: '127.0.0.1', port: 4173, httpsPort: 4174 });
+    expect(doorOf({ PORT: '8080', HOST: '0.0.0.0' })).toEqual({ host: '0.0.0.0', port: 8080, httpsPort: 8081 });
+    expect(doorOf({ HTTPS_PORT: '8443' })).toEqual({ host: '127.0.0.1', port: 4173, httpsPort: 8443 });
+    expect(greeting({ host: '127.0.0.1', port: 4173, httpsPort: 4174 })).toEqual([
+      'Keen Tempo is at http://localhost:4173',
+    ]);
+    const lines = greeting({ host: '192.0.2.7', port: 80, httpsPort: 81 });
     expect(lines[0]).toBe('Keen Tempo is at http://192.0.2.7:80');
+    expect(lines[1]).toContain('https://192.0.2.7:81 for devices that trust this machine');
     expect(lines.at(-1)).toContain('Everybody in this network');
   });
 
   it('says what is wrong with a port or a host in one line', () => {
+    const other = doorOf({ HTTPS_PORT: 'x' });
+    expect('wrong' in other ? other.wrong : '').toMatch(/^HTTPS_PORT is "x": set it/);
     const wrong = ['x', '-1', '65536', '4173.5', '1e3', ' '];
     for (const PORT of wrong) {
       const door = doorOf({ PORT });
