@@ -1,5 +1,14 @@
 import { parentPort } from 'node:worker_threads';
-import { scriptOf, compile, readTempoText, type Saying, type Sheet } from '../core/index';
+import {
+  scriptOf,
+  compile,
+  liveSheet,
+  liveTimeline,
+  readTempoText,
+  type LiveChange,
+  type Saying,
+  type Sheet,
+} from '../core/index';
 import { medianMs } from './measure';
 
 /** Milliseconds that scheduling takes in this worker. */
@@ -8,6 +17,8 @@ export interface CallsFigures {
   readonly anew: number;
   readonly oneChange: number;
   readonly again: number;
+  /** A live change in the middle of the hour: the rest of the session planned and scripted anew. */
+  readonly liveChange: number;
 }
 
 /** An hour of twenty rounds, each a build and two pieces, with rests; `mark` makes every title its own. */
@@ -38,6 +49,13 @@ function oneChange(): unknown {
   return scriptOf(changed, { lengthOf }, compile(changed));
 }
 
+/** A press in the middle of the hour, another pace each time. */
+function liveChange(): unknown {
+  const factor = 0.6 + ((next += 1) % 80) / 100;
+  const changes: LiveChange[] = [{ kind: 'pace', at: 1_805_000, factor }];
+  return scriptOf(liveSheet(sheet, changes), { lengthOf }, liveTimeline(timeline, changes));
+}
+
 const start = performance.now();
 anew();
 const first = performance.now() - start;
@@ -48,5 +66,6 @@ const figures: CallsFigures = {
   anew: medianMs(anew),
   oneChange: medianMs(oneChange),
   again: medianMs(() => scriptOf(sheet, { lengthOf }, timeline)),
+  liveChange: medianMs(liveChange),
 };
 parentPort?.postMessage(figures);

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { NumberField } from './fields/number-field';
 import { TextField } from './fields/text-field';
-import { logEntrySchema, sayChange, sayClock, standing, type LogEntry } from '../../core/index';
+import { logEntrySchema, sayChange, sayClock, sayDeeds, standing, type LogEntry } from '../../core/index';
 
 const anchors: Readonly<Record<number, string>> = {
   0: 'rest',
@@ -45,9 +45,7 @@ export class EntryForm {
 
   /** What was changed while it ran. */
   protected readonly alterations = computed(() =>
-    standing(this.entry().changes ?? [])
-      .map(sayChange)
-      .join(', '),
+    [...standing(this.entry().changes ?? []).map(sayChange), ...sayDeeds(this.entry().deeds)].join(', '),
   );
 
   private line(figures: LogEntry['planned']): string {

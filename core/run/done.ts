@@ -74,3 +74,24 @@ export function whatWasDone(deeds: readonly Deed[], timeline: Timeline): Done {
     finished: deeds.at(-1)?.what === 'finish',
   };
 }
+
+/** Deeds of a coach that an entry names, besides the changes of the plan, in words. */
+const named: readonly (readonly [Deed['what'], string])[] = [
+  ['hold', 'everyone held'],
+  ['pause', 'paused'],
+  ['repeat', 'a piece repeated'],
+  ['back', 'gone back'],
+  ['forward', 'gone on early'],
+  ['stop now', 'stopped'],
+];
+
+/**
+ * What a coach has done to a run beside changing its plan, with how often.
+ * @example sayDeeds(deeds) // ["paused 2 times", "gone back"]
+ */
+export function sayDeeds(deeds: readonly Deed[]): string[] {
+  return named.flatMap(([what, words]) => {
+    const count = deeds.filter((each) => each.what === what).length;
+    return count === 0 ? [] : [count === 1 ? words : `${words} ${count} times`];
+  });
+}

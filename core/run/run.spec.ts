@@ -6,7 +6,7 @@ import { emptySheet } from '../sheet/fresh';
 import { clockAt, handOver, setRunning, setTo, sourceAt, stoppedClock } from './clock';
 import { sayCombination } from '../script/say-combination';
 import { scriptOf } from '../script/script';
-import { stretchesOf, whatWasDone } from './done';
+import { sayDeeds, stretchesOf, whatWasDone } from './done';
 import {
   begin,
   endRun,
@@ -145,6 +145,7 @@ describe('a run', () => {
     expect([over.phase, positionOf(over, 99_000)]).toEqual(['over', 15_000]);
     expect(whatWasDone(over.deeds, session)).toEqual(jasmine.objectContaining({ ms: 15_000, finished: false }));
     expect(endRun(over, at(41_000))).toBe(over);
+    expect(sayDeeds(over.deeds)).toEqual(['stopped 2 times']);
     // Going somewhere while it stands leaves it standing.
     expect(go(stopped, session, 'forward', at(22_000)).phase).toBe('stopped');
   });
