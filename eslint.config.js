@@ -27,6 +27,7 @@ const rooms = [
   ...[
     'script',
     'run',
+    'sensors',
     'log',
     'formats',
     'book',

@@ -96,3 +96,36 @@ test('a fault seen in one session is a reminder of the next, unless it is left o
   await notice.getByRole('button', { name: 'Leave them out' }).click();
   await expect(notice).toHaveCount(0);
 });
+
+test('simulated sensors are called so beside the clock and in the log', async ({ page }) => {
+  await page.goto('/settings');
+  await page.getByRole('switch', { name: 'Punch counter, simulated' }).click();
+  await page.getByRole('switch', { name: 'Pulse strap, simulated' }).click();
+  await expect(page.getByLabel('Resting pulse')).toHaveValue('60');
+  await expect
+    .poll(() =>
+      page.evaluate(
+        () =>
+          new Promise<boolean>((done) => {
+            const open = indexedDB.open('keen-tempo');
+            open.onsuccess = () => {
+              const asked = open.result.transaction('choices').objectStore('choices').get('settings');
+              asked.onsuccess = () => {
+                open.result.close();
+                done((asked.result as { value?: { sensors?: { strap: boolean } } })?.value?.sensors?.strap === true);
+              };
+            };
+          }),
+      ),
+    )
+    .toBe(true);
+  await page.goto('/run/demo-ten-minutes');
+  await choose(page, 'Speed', 'rehearsal × 20');
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(
+    page.getByText(/^Simulated sensors: [1-9]\d* of \d+ punches planned so far · \d+ a minute, /),
+  ).toBeVisible({ timeout: 30_000 });
+  await page.keyboard.press('s');
+  await page.keyboard.press('x');
+  await expect(page.locator('dl')).toContainText(/Simulated\s*\d+ punches · pulse \d+ on average, \d+ at most/);
+});

@@ -43,6 +43,15 @@ export class EntryForm {
   protected readonly planned = computed(() => this.line(this.entry().planned));
   protected readonly done = computed(() => this.line(this.entry().done));
 
+  /** What sensors have told; those that ship measure nobody. */
+  protected readonly sensed = computed(() => {
+    const { punches, meanPulse, mostPulse } = this.entry().sensed ?? {};
+    return [
+      ...(typeof punches === 'number' ? [`${punches} punches`] : []),
+      ...(typeof meanPulse === 'number' ? [`pulse ${meanPulse} on average, ${mostPulse} at most`] : []),
+    ].join(' · ');
+  });
+
   /** What was changed while it ran. */
   protected readonly alterations = computed(() =>
     [...standing(this.entry().changes ?? []).map(sayChange), ...sayDeeds(this.entry().deeds)].join(', '),

@@ -36,6 +36,15 @@ export const logEntrySchema = z.strictObject({
   note: z.string().check(z.maxLength(4000)),
   /** What was changed while it ran. */
   changes: z.optional(liveChangesSchema),
+  /** What sensors have told; of simulated ones it says so, and nothing is learnt from it. */
+  sensed: z.optional(
+    z.strictObject({
+      simulated: z.boolean(),
+      punches: z.nullable(z.int().check(z.gte(0), z.lte(1_000_000))),
+      meanPulse: z.nullable(z.number().check(z.gte(0), z.lte(300))),
+      mostPulse: z.nullable(z.number().check(z.gte(0), z.lte(300))),
+    }),
+  ),
   rehearsal: z.boolean(),
   /** The run was broken off (the browser was closed, say) and not taken up again. */
   brokenOff: z.optional(z.boolean()),

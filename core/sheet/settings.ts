@@ -53,6 +53,16 @@ const fields = {
   hintsSeen: z._default(z.array(z.string().check(z.maxLength(40))).check(z.maxLength(40)), []),
   units: z._default(z.enum(measureSystems), 'metric'),
   cautionSeen: z._default(z.boolean(), false),
+  /** Simulated sensors, to try out what a counter and a strap would tell, and the body that wears them. */
+  sensors: z._default(
+    z.strictObject({
+      counter: z.boolean(),
+      strap: z.boolean(),
+      age: z.int().check(z.gte(8), z.lte(99)),
+      rest: z.int().check(z.gte(30), z.lte(120)),
+    }),
+    { counter: false, strap: false, age: 40, rest: 60 },
+  ),
   /** Days after which a backup is due; 0 for never. */
   backupEvery: z._default(z.literal([0, 7, 30, 90]), 30),
 };

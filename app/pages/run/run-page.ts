@@ -24,9 +24,11 @@ import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-run.service';
 import { Live } from './live';
 import { LivePanel } from './live-panel';
+import { RunEntry } from './run-entry';
 import { RunKeeper } from './run-keeper';
 import { MediaKeys } from './media-keys';
 import { SoundCheck } from './sound-check';
+import { RunSensors } from './run-sensors';
 import { RunSource } from './run-source';
 import { Runner } from './runner';
 import { StopPanel } from './stop-panel';
@@ -53,7 +55,7 @@ import { NoticeService } from '../../services/notice.service';
     StopPanel,
     WallsPanel,
   ],
-  providers: [Runner, RunKeeper, RunSource, Live, Speaker, Walls, MediaKeys],
+  providers: [Runner, RunEntry, RunKeeper, RunSensors, RunSource, Live, Speaker, Walls, MediaKeys],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-page.html',
   styleUrl: './run-page.scss',
@@ -74,7 +76,9 @@ export class RunPage {
   protected readonly locked = signal(false);
 
   /** undefined while storage is asked, null where there is no such sheet. */
+  protected readonly entries = inject(RunEntry);
   protected readonly walls = inject(Walls);
+  protected readonly sensors = inject(RunSensors);
   /** What stands open beside the clock. */
   protected readonly side = signal<'changes' | 'walls' | null>(null);
   protected readonly stored = signal<Sheet | null | undefined>(undefined);

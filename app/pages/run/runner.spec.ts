@@ -6,7 +6,9 @@ import { SoundService } from '../../services/sound.service';
 import { Store } from '../../store/store';
 import { logHere, testProviders, until } from '../../spec-store.spec';
 import { Live } from './live';
+import { RunEntry } from './run-entry';
 import { RunKeeper } from './run-keeper';
+import { RunSensors } from './run-sensors';
 import { RunSource } from './run-source';
 import { Runner } from './runner';
 import { Speaker } from './speaker';
@@ -46,7 +48,9 @@ describe('the runner', () => {
       providers: [
         ...testProviders(),
         Runner,
+        RunEntry,
         RunKeeper,
+        RunSensors,
         RunSource,
         Live,
         Speaker,
@@ -139,7 +143,7 @@ describe('the runner', () => {
     expect((await kept())?.at).toBeCloseTo(6000, -2);
     runner.stopNow();
     expect(runner.state()?.phase).toBe('stopped');
-    runner.amend({ note: 'Left early' });
+    TestBed.inject(RunEntry).amend({ note: 'Left early' });
     runner.end();
     await until(() => runner.entry()?.deeds.at(-1)?.what === 'end');
     const log = logHere();

@@ -5,7 +5,6 @@ import {
   begin,
   dueFrom,
   endRun,
-  entryOfRun,
   go,
   goTo,
   handOver,
@@ -20,7 +19,6 @@ import {
   stageBefore,
   stopNow,
   takeUp,
-  type LogEntry,
   type Moment,
   type RunState,
   type SessionTime,
@@ -33,13 +31,14 @@ import {
   type WallState,
 } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
-import { LogService } from '../../services/log.service';
 import { SettingsService } from '../../services/settings.service';
 import { ScriptService } from '../../services/script.service';
 import { SoundService } from '../../services/sound.service';
 import { TickerService } from '../../services/ticker.service';
 import { Live, type Pressed } from './live';
+import { RunEntry } from './run-entry';
 import { RunKeeper } from './run-keeper';
+import { RunSensors } from './run-sensors';
 import { RunSource } from './run-source';
 import { Speaker } from './speaker';
 
@@ -58,7 +57,7 @@ export class Runner {
   private readonly scripts = inject(ScriptService);
   private readonly ticker = inject(TickerService);
   private readonly source = inject(RunSource);
-  private readonly log = inject(LogService);
+  private readonly sensors = inject(RunSensors);
 
   private readonly live = inject(Live);
   readonly sheet = this.live.sheet.asReadonly();
@@ -73,8 +72,8 @@ export class Runner {
     return state && timeline ? whereIs(state, timeline, this.source.source()) : null;
   });
   readonly leaf = computed(() => this.where()?.leaf ?? null);
-  /** The entry of a run that is over; it is in the log before it is shown. */
-  readonly entry = signal<LogEntry | null>(null);
+  private readonly entries = inject(RunEntry);
+  readonly entry = this.entries.entry.asReadonly();
   private readonly speaker = inject(Speaker);
   readonly said = this.speaker.said;
 
@@ -84,8 +83,6 @@ export class Runner {
   private readonly cues = computed((): readonly SoundCue[] => this.script()?.sounds ?? []);
   private nextCue = 0;
   private rate = 1;
-  /** What the coach has said of the run while it stood stopped, or when it was over. */
-  private amended: Partial<LogEntry> = {};
   private frame = 0;
 
   constructor() {
@@ -117,8 +114,7 @@ export class Runner {
     this.live.begin(sheet);
     this.rate = rate;
     this.keeper.own(freshId());
-    this.entry.set(null);
-    this.amended = {};
+    this.entries.begin();
     this.source.choose();
     this.set(begin(this.source.now(), this.settings.settings().countIn * 1000, rate));
   }
@@ -252,8 +248,8 @@ export class Runner {
   private settle(state: RunState): void {
     this.keep(true);
     this.announce();
-    if (state.phase === 'over') void this.finish(state);
-    else if (state.phase === 'stopped') void this.noteStop(state);
+    if (state.phase === 'over') void this.entries.finish(state, this.rate);
+    else if (state.phase === 'stopped') void this.entries.note(state, this.rate);
   }
 
   private look(): void {
@@ -268,6 +264,7 @@ export class Runner {
       this.state.set(noticed);
       this.settle(noticed);
     }
+    this.sensors.look(before, timeline, this.position());
     this.schedule();
     this.announce();
     this.keep(false);
@@ -328,38 +325,5 @@ export class Runner {
       rate: this.rate,
       seen: Date.now(),
     }));
-  }
-
-  /** The run's entry as it stands, with what was said of it. */
-  private entryNow({ deeds }: RunState): LogEntry | null {
-    const [sheet, timeline, id] = [this.sheet(), this.timeline(), this.keeper.key];
-    if (!sheet || !timeline) return null;
-    const run = { id, sheet, deeds, rate: this.rate, changes: this.live.changes() };
-    return { ...entryOfRun(run, this.live.asPlanned() ?? timeline, timeline), ...this.amended };
-  }
-
-  /** What stands stopped may be left so: its entry is written, and shown at once. */
-  private async noteStop(state: RunState): Promise<void> {
-    const entry = this.entryNow(state);
-    this.entry.set(entry);
-    if (entry) await this.keeper.note(entry);
-  }
-
-  /** Writes the entry, then shows it. */
-  private async finish(state: RunState): Promise<void> {
-    const entry = this.entryNow(state);
-    if (!entry) return;
-    // What cannot be written now is shown all the same, and written again by itself.
-    await this.keeper.finish(entry);
-    this.entry.set(entry);
-  }
-
-  /** What is said of the run is kept as it is typed. */
-  amend(change: Partial<LogEntry>): void {
-    const entry = this.entry();
-    if (!entry) return;
-    this.amended = { ...this.amended, ...change };
-    this.entry.set({ ...entry, ...change });
-    void this.log.change(entry, change);
   }
 }

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { EntryForm } from '../../parts/entry-form';
+import { RunEntry } from './run-entry';
 import { Runner } from './runner';
 
 /** What follows a stop: it goes on, or it is ended, which is a press of its own. Its entry is in the log already. */
@@ -15,7 +16,7 @@ import { Runner } from './runner';
     <button type="button" matButton="outlined" (click)="runner.end()"><mat-icon svgIcon="stop" />End the run</button>
     @if (runner.entry(); as entry) {
       <p class="soft">So far it is in the log. What you add here is kept as you go.</p>
-      <kt-entry-form [entry]="entry" (changed)="runner.amend($event)" />
+      <kt-entry-form [entry]="entry" (changed)="entries.amend($event)" />
     }
   `,
   styleUrl: './_side-panel.scss',
@@ -23,4 +24,5 @@ import { Runner } from './runner';
 })
 export class StopPanel {
   protected readonly runner = inject(Runner);
+  protected readonly entries = inject(RunEntry);
 }

@@ -11,7 +11,6 @@ import {
   type Member,
   type Press,
   type RemotePanel,
-  type Role,
   type ServerMessage,
   type Showing,
   type WallPlan,
@@ -27,6 +26,8 @@ const roomKey = 'keen-tempo wall';
 /** Clocks of two devices drift apart a little; the state is said again so often. */
 const againEveryMs = 5000;
 const beatMs = 250;
+/** Whoever comes within this is told together. */
+const gatherMs = 200;
 
 /** What a wall or a remote needs to come in. */
 export interface Opened {
@@ -74,6 +75,8 @@ export class Walls {
 
   private room: OpenHello;
   private readonly line = signal<LiveLine | null>(null);
+  /** Who has come in and knows nothing yet. */
+  private readonly fresh = new Set<string>();
   readonly opened = signal<Opened | null>(null);
   readonly members = signal<readonly Member[]>([]);
   /** Words of the coach's own and cheers too, which may name people. */
@@ -186,6 +189,8 @@ export class Walls {
   private take({ code, control, addresses }: Extract<ServerMessage, { kind: 'opened' }>): void {
     this.room = { ...this.room, code };
     keep(this.room);
+    // A server that was started anew counts its guests anew: who is there is told next.
+    this.members.set([]);
     const isHere = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
     const base = isHere ? (addresses[0] ?? location.origin) : location.origin;
     this.opened.set({
@@ -196,17 +201,22 @@ export class Walls {
     });
   }
 
-  /** Whoever is new is told where things stand. */
+  /** Whoever is new is told where things stand; where many come at once, all are told together, so that the line can take it. */
   private meet(members: readonly Member[]): void {
     const known = new Set(this.members().map(({ id }) => id));
     this.members.set(members);
-    for (const { id, role } of members) if (!known.has(id)) this.tell(id, role);
+    const none = this.fresh.size === 0;
+    for (const { id } of members) if (!known.has(id)) this.fresh.add(id);
+    if (none && this.fresh.size > 0) setTimeout(() => this.tellFresh(), gatherMs);
   }
 
-  private tell(id: string, role: Role): void {
-    this.sayPlan(id);
-    this.sayState(id);
-    if (role === 'remote') this.sayPanel(id);
+  private tellFresh(): void {
+    const [one, ...others] = this.fresh;
+    this.fresh.clear();
+    const to = others.length === 0 ? one : undefined;
+    this.sayPlan(to);
+    this.sayState(to);
+    this.sayPanel(to);
   }
 
   private sayPlan(to?: string): void {

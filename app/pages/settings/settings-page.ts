@@ -10,6 +10,7 @@ import { SettingsService } from '../../services/settings.service';
 import { lookedAt } from '../../store/sound';
 import { BackupPanel } from './backup-panel';
 import { InstalledPanel } from './installed-panel';
+import { SensorsPanel } from './sensors-panel';
 import { OwnNumbers } from './own-numbers';
 
 /** One setting, as a field shows it. */
@@ -29,6 +30,7 @@ const seconds = (values: readonly Settings['countIn'][]): readonly Choice<Settin
   imports: [
     BackupPanel,
     InstalledPanel,
+    SensorsPanel,
     ChoiceField,
     MatCheckbox,
     MatExpansionModule,
