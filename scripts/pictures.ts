@@ -29,6 +29,8 @@ interface Picture {
   readonly name: string;
   readonly path: string;
   readonly dark?: boolean;
+  /** Shows that the product is on the device, which takes its time. */
+  readonly installed?: boolean;
   /** 1280 by 800 unless told. */
   readonly size?: { readonly width: number; readonly height: number };
   readonly prepare: (page: Page) => Promise<unknown>;
@@ -186,7 +188,12 @@ const pictures: readonly Picture[] = [
     },
   },
   { name: 'log', path: '/log', prepare: (page) => page.locator('tr[mat-row]').first().waitFor() },
-  { name: 'settings', path: '/settings', prepare: (page) => page.locator('mat-select').first().waitFor() },
+  {
+    name: 'settings',
+    path: '/settings',
+    installed: true,
+    prepare: (page) => page.getByText(/Everything is on this device, both voices/).waitFor(),
+  },
 ];
 
 const server = spawn(process.execPath, ['dist/server/main.mjs'], {
@@ -196,9 +203,9 @@ const server = spawn(process.execPath, ['dist/server/main.mjs'], {
 try {
   await new Promise((ready) => server.stdout.once('data', ready));
   const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args });
-  for (const { name, path, dark, size, prepare } of pictures) {
+  for (const { name, path, dark, installed, size, prepare } of pictures) {
     const context = await browser.newContext({
-      serviceWorkers: 'block',
+      serviceWorkers: installed ? 'allow' : 'block',
       viewport: size ?? { width: 1280, height: 800 },
       colorScheme: dark ? 'dark' : 'light',
     });

@@ -183,6 +183,12 @@ describe('a show', () => {
     }
     // First half, second half, and the whole.
     expect(lit.slice(0, 8)).toEqual(['0', '1', '2', '3', '0', '1', '2', '3']);
+    // A second show names nothing before its own teaching begins.
+    const two = readTempoText('show 0:40: 1 2 3 4\nshow 0:40: 3 2').sheet;
+    const second = compile(two).leaves[1];
+    if (!second) throw new Error('no second show');
+    expect(taughtAt(scriptOf(two), second, second.at + 100)).toBeNull();
+    expect(taughtAt(scriptOf(two), second, second.at + 15_000)).not.toBeNull();
     const taught = all.filter((each) => Number.parseInt(each) < 40);
     expect(Number.parseInt(taught.at(-1) ?? '')).toBeGreaterThan(25);
   });

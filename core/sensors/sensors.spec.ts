@@ -54,6 +54,16 @@ describe('simulated sensors', () => {
     }
   });
 
+  it('get tired: the same round has fewer punches late than early', () => {
+    const of = (from: number): number =>
+      Array.from({ length: 40 }, (_, seed) => simulatedCounter(session, seed).readings(from, from + 180_000))
+        .flat()
+        .reduce((sum, reading) => sum + (reading.kind === 'punches' ? reading.count : 0), 0);
+    // Rounds of three minutes with a minute between: the first and the sixth. At 0.15 an hour, twenty minutes take 5 %.
+    expect(of(5 * 240_000) / of(0)).toBeLessThan(0.98);
+    expect(of(5 * 240_000) / of(0)).toBeGreaterThan(0.9);
+  });
+
   it('have a pulse that climbs in a round, falls in a rest, and stays within what a body has', () => {
     const readings = simulatedStrap(session, 3, { age: 40, rest: 60 }).readings(0, session.ms);
     const bpms = readings.flatMap((reading) => (reading.kind === 'pulse' ? [reading.bpm] : []));

@@ -46,6 +46,11 @@ const lookEveryMs = 2000;
       }
     </section>
   `,
+  styles: `
+    :host {
+      display: contents;
+    }
+  `,
 })
 export class InstalledPanel {
   protected readonly installed = inject(InstalledService);

@@ -36,6 +36,11 @@ import { SettingsService } from '../../services/settings.service';
       }
     </section>
   `,
+  styles: `
+    :host {
+      display: contents;
+    }
+  `,
 })
 export class SensorsPanel {
   private readonly settings = inject(SettingsService);
