@@ -82,7 +82,6 @@ const named: readonly (readonly [Deed['what'], string])[] = [
   ['repeat', 'a piece repeated'],
   ['back', 'gone back'],
   ['forward', 'gone on early'],
-  ['stop now', 'stopped'],
 ];
 
 /**

@@ -143,6 +143,7 @@ describe('the runner', () => {
     expect((await kept())?.at).toBeCloseTo(6000, -2);
     runner.stopNow();
     expect(runner.state()?.phase).toBe('stopped');
+    await until(() => runner.entry() !== null);
     TestBed.inject(RunEntry).amend({ note: 'Left early' });
     runner.end();
     await until(() => runner.entry()?.deeds.at(-1)?.what === 'end');

@@ -231,7 +231,9 @@ export class Walls {
     const line = this.line();
     // Until its clock is known, nothing can be said on it.
     if (!line || line.offset() === null) return;
-    line.say({ kind: 'state', ...(to ? { to } : {}), state: this.runner.standsAt(line.now()) });
+    const state = this.runner.standsAt(line.now());
+    // After a reload the run stands nowhere until it is taken up: walls count on from what they know.
+    if (state) line.say({ kind: 'state', ...(to ? { to } : {}), state });
   }
 
   private sayPanel(to?: string): void {
