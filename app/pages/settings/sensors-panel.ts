@@ -38,7 +38,8 @@ import { SettingsService } from '../../services/settings.service';
   `,
   styles: `
     :host {
-      display: contents;
+      display: block;
+      margin-block-start: var(--space-4);
     }
   `,
 })
