@@ -60,7 +60,7 @@ export class InstalledService {
     }
     const registration = await navigator.serviceWorker.getRegistration();
     if (!registration?.active) {
-      this.state.set({ kind: registration || this.updates.isEnabled ? 'fetching' : 'impossible' });
+      this.state.set({ kind: registration ? 'fetching' : 'impossible' });
       return;
     }
     const names = (await caches.keys()).filter((name) => name.startsWith('ngsw:') && name.includes(':assets:'));
