@@ -14,8 +14,8 @@ bootstrapApplication(Root, {
   providers: [
     provideZonelessChangeDetection(),
     provideBrowserGlobalErrorListeners(),
-    // At once: a class may begin, and the network end, within the first minute.
-    provideServiceWorker('ngsw-worker.js', { registrationStrategy: 'registerImmediately' }),
+    // As soon as the first view stands: on this machine's own address the worker fetches all before it answers anything.
+    provideServiceWorker('ngsw-worker.js', { registrationStrategy: 'registerWhenStable:5000' }),
     provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'top' })),
     {
       provide: firstRows,

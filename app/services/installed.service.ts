@@ -17,6 +17,17 @@ interface InstallPrompt extends Event {
 const megabyte = 1024 * 1024;
 const askForUpdatesEveryMs = 30 * 60_000;
 
+/** How many files the served version has, as the worker's own table says; 0 where no server answers. */
+async function filesOfVersion(): Promise<number> {
+  try {
+    const table: unknown = await (await fetch('/ngsw.json')).json();
+    const has = typeof table === 'object' && table !== null && 'hashTable' in table ? table.hashTable : null;
+    return typeof has === 'object' && has !== null ? Object.keys(has).length : 0;
+  } catch {
+    return 0;
+  }
+}
+
 /** The product on the device: how much of it is here, and whether a newer one is ready. */
 @Injectable({ providedIn: 'root' })
 export class InstalledService {
@@ -60,15 +71,18 @@ export class InstalledService {
     }
     const registration = await navigator.serviceWorker.getRegistration();
     if (!registration?.active) {
-      this.state.set({ kind: registration ? 'fetching' : 'impossible' });
+      this.state.set({ kind: registration || this.updates.isEnabled ? 'fetching' : 'impossible' });
       return;
     }
     const names = (await caches.keys()).filter((name) => name.startsWith('ngsw:') && name.includes(':assets:'));
-    let bytes = 0;
+    const wanted = await filesOfVersion();
+    let [bytes, files] = [0, 0];
     for (const name of names) {
       const cache = await caches.open(name);
-      for (const request of await cache.keys()) bytes += (await (await cache.match(request))?.blob())?.size ?? 0;
+      const requests = await cache.keys();
+      files += requests.length;
+      for (const request of requests) bytes += (await (await cache.match(request))?.blob())?.size ?? 0;
     }
-    this.state.set({ kind: 'here', mb: bytes / megabyte });
+    this.state.set(files < Math.max(1, wanted) ? { kind: 'fetching' } : { kind: 'here', mb: bytes / megabyte });
   }
 }
