@@ -80,10 +80,11 @@ function repetitionOf(leaf: Leaf): Milliseconds | null {
 
 /** Where moves take turns and all of them take too long to say: the first now, each other one when its turn comes. */
 function turnByTurn(leaf: Leaf, make: Maker, speech: Speech, first: Candidate): Candidate[] {
-  const repetition = repetitionOf(leaf);
   const turns = leaf.combination ? sayTurns(leaf.combination, speech) : [];
   const [full] = first.phrases;
-  if (repetition === null || turns.length < 2 || !full) return [first];
+  if (turns.length < 2 || !full) return [first];
+  const repetition = repetitionOf(leaf);
+  if (repetition === null) return [first];
   const cycle = repetition + leaf.gapMs;
   if (full.ms <= turnsWithin * cycle) return [first];
   const [now, ...later] = turns;

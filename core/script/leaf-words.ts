@@ -22,12 +22,22 @@ const stagePhrases: Readonly<Record<StageStep, PhraseKey | null>> = {
   turn: null,
 };
 
+/** Parts of a combination by their places, remembered, so that their words are: the same stages are scripted at every edit. */
+const taken = new WeakMap<readonly number[], { readonly of: Combination; readonly part: Combination }>();
+
+function partOf(combination: Combination, places: readonly number[]): Combination {
+  const known = taken.get(places);
+  if (known?.of === combination) return known.part;
+  const listed = unfold(combination).flatMap((step) => step.content);
+  const part = { items: places.flatMap((place) => listed[place] ?? []) };
+  taken.set(places, { of: combination, part });
+  return part;
+}
+
 /** The new moves of a stage alone, for when there is no time for the whole; the whole without its words where all of it is new. */
 function newMoves({ stage, added }: Leaf, combination: Combination, speech: Speech): Saying {
   if (stage?.step !== 'add' || added.length === 0) return sayCombination(combination, speech);
-  const listed = unfold(combination).flatMap((step) => step.content);
-  const moves = sayCombination({ items: added.flatMap((place) => listed[place] ?? []) }, speech);
-  return worded(speech, 'add', { moves }).full;
+  return worded(speech, 'add', { moves: sayCombination(partOf(combination, added), speech) }).full;
 }
 
 /** With the stop that ends it. */
@@ -88,9 +98,8 @@ export function leafWords(leaf: Leaf, speech: Speech): Words {
 /** The early part that a stage should be reminded of, as a combination; null where there is none. */
 export function earlyMoves(leaf: Leaf): Combination | null {
   if (leaf.remind.length === 0 || !leaf.combination) return null;
-  const listed = unfold(leaf.combination).flatMap((step) => step.content);
-  const items = leaf.remind.flatMap((place) => listed[place] ?? []);
-  return items.length > 0 ? { items } : null;
+  const part = partOf(leaf.combination, leaf.remind);
+  return part.items.length > 0 ? part : null;
 }
 
 /** Whether a title already says the number of its round. `Round 2: hands`, `Round two` */

@@ -117,40 +117,40 @@ function stillWorth(set: number, jobs: readonly Job[]): number {
 }
 
 /**
- * What a choice is surely worth that takes whatever closes first, and every fixed moment that it has not run into. Mostly
- * everything can be said, and then nothing that leaves a call out has to be followed any further.
+ * The plain choice: whatever can begin first, and every fixed moment that it has not run into. Mostly everything can be
+ * said so, in full; else nothing that comes to less has to be followed any further.
  */
-function surelyWorth(fixed: readonly Candidate[], jobs: readonly Job[]): number {
+function plainChoice(fixed: readonly Candidate[], jobs: readonly Job[]): Chosen {
   const left = new Set([...jobs].sort((a, b) => a.candidate.until - b.candidate.until));
-  let clear = -Infinity;
-  let worth = 0;
+  let chosen = nothing;
+  const take = (candidate: Candidate, { phrase, worth }: Job['forms'][number], at: SessionTime): void => {
+    chosen = { finish: at + phrase.ms, worth: chosen.worth + worth, at, phrase, candidate, before: chosen };
+  };
   const fill = (wall: SessionTime): void => {
     for (let found: Job | null = null; ; found = null) {
+      const clear = chosen.finish + leastGap;
       let at: SessionTime = Infinity;
       let form: Job['forms'][number] | undefined;
       for (const job of left) {
         const start = onGrid(Math.max(job.candidate.from, clear));
-        const fits = job.forms.find(
-          ({ phrase: { ms } }) => start + ms <= Math.min(job.candidate.until, wall - leastGap),
-        );
-        if (!fits || start >= at) continue;
-        [found, at, form] = [job, start, fits];
+        if (start >= at) continue;
+        const last = Math.min(job.candidate.until, wall - leastGap);
+        const fits = job.forms.find(({ phrase: { ms } }) => start + ms <= last);
+        if (fits) [found, at, form] = [job, start, fits];
       }
       if (!found || !form) return;
       left.delete(found);
-      worth += form.worth;
-      clear = at + form.phrase.ms + leastGap;
+      take(found.candidate, form, at);
     }
   };
   for (const moment of fixed) {
     fill(moment.from);
     const [taken] = formsOf(moment);
-    if (!taken || moment.from < clear || moment.from + taken.phrase.ms > moment.until) continue;
-    worth += taken.worth;
-    clear = moment.from + taken.phrase.ms + leastGap;
+    if (!taken || moment.from < chosen.finish + leastGap || moment.from + taken.phrase.ms > moment.until) continue;
+    take(moment, taken, moment.from);
   }
   fill(Infinity);
-  return worth;
+  return chosen;
 }
 
 /** Sums of worth are compared no finer than this: it is less than what any two choices can differ by. */
@@ -165,13 +165,16 @@ const worthGrain = 1e-6;
 export function solve(candidates: readonly Candidate[]): Chosen {
   const fixed = candidates.filter(isFixed).sort((a, b) => a.from - b.from);
   const jobs = candidates.filter((candidate) => !isFixed(candidate)).map(jobOf);
-  let best = nothing;
-  let here: Place = [new Map([[0, [nothing]]])];
-  const enough = surelyWorth(fixed, jobs) - worthGrain;
+  const plain = plainChoice(fixed, jobs);
+  const enough = plain.worth - worthGrain;
   /** What the fixed moments from one on can be worth together. */
   const fixedWorth = [0];
   for (const moment of [...fixed].reverse())
     fixedWorth.unshift((fixedWorth[0] ?? 0) + (formsOf(moment)[0]?.worth ?? 0));
+  // Nothing can be worth more than all of it in full.
+  if (enough + 2 * worthGrain > (fixedWorth[0] ?? 0) + stillWorth(0, jobs)) return plain;
+  let best = nothing;
+  let here: Place = [new Map([[0, [nothing]]])];
   const add = (
     place: Place,
     ahead: number,
