@@ -68,7 +68,7 @@ async function opening(page: Page, path: string, row: string): Promise<number> {
   return quantile(took.slice(1), 0.5);
 }
 
-/** Milliseconds from a key to the drawn answer of the book's search. */
+/** Milliseconds from a key to the drawn answer of the book's search, typed as quickly as people type. */
 function searching(page: Page): Promise<number[]> {
   return page.evaluate(async () => {
     const field = document.querySelector<HTMLInputElement>('search input');
@@ -96,6 +96,7 @@ function searching(page: Page): Promise<number[]> {
       field.dispatchEvent(new Event('input', { bubbles: true }));
       await new Promise((next) => requestAnimationFrame(() => setTimeout(next)));
       took.push(performance.now() - start);
+      await new Promise((next) => setTimeout(next, 120));
     }
     return took;
   });
@@ -135,7 +136,8 @@ export async function benchPages(): Promise<void> {
   await page.goto('/combos');
   await page.locator('.list tr[mat-row]').first().waitFor();
   await searching(page);
-  const took = await searching(page);
+  const took = [...(await searching(page)), ...(await searching(page)), ...(await searching(page))];
+  report('typing in the search of 3000 combinations, median', `${Math.round(quantile(took, 0.5))} ms`, 'told');
   report(
     'typing in the search of 3000 combinations, 95th percentile',
     `${Math.round(quantile(took, 0.95))} ms`,

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { MatSortModule } from '@angular/material/sort';
 import { MatTableModule } from '@angular/material/table';
+import { ScrollingModule } from '@angular/cdk/scrolling';
 import { MatChipsModule } from '@angular/material/chips';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { FileButton } from '../../parts/fields/file-button';
@@ -38,7 +39,6 @@ import { freshId } from '../../services/fresh-id';
 import { SettingsService } from '../../services/settings.service';
 import { CombinationCard } from './combination-card';
 import { CompareView } from './compare-view';
-import { Pages } from '../../parts/pages';
 import { UnreadList } from '../../parts/unread-list';
 import { MergePreview } from './merge-preview';
 import { NoticeService } from '../../services/notice.service';
@@ -87,8 +87,8 @@ const chips = [
   { key: 'flows', name: 'Flow', choices: [{ value: true, name: 'flows throughout' }] },
 ] as const;
 
-/** Rows that stand on one page of the list. */
-const longestList = 20;
+/** Height of a row by density, as the styles have it: only the rows in sight, and a few beside them, are drawn. */
+const rowHeights = { close: 56, roomy: 64 } as const;
 
 /** The coach's book of combinations. */
 @Component({
@@ -96,6 +96,7 @@ const longestList = 20;
   imports: [
     MatSortModule,
     MatTableModule,
+    ScrollingModule,
     MatChipsModule,
     MatCheckbox,
     FileButton,
@@ -107,7 +108,6 @@ const longestList = 20;
     CombinationCard,
     CompareView,
     MergePreview,
-    Pages,
     UnreadList,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -162,17 +162,12 @@ export class CombosPage {
     return order && found ? sortBook(found, order, down) : found;
   });
   protected readonly total = computed(() => this.all()?.length ?? 0);
-  /** The page of the rows that is shown; another search begins with the first. */
-  protected readonly pageIndex = linkedSignal({ source: this.wish, computation: () => 0 });
-  protected readonly pageSize = longestList;
-  protected readonly shown = computed(() =>
-    this.rows()?.slice(this.pageIndex() * longestList, (this.pageIndex() + 1) * longestList),
-  );
+  protected readonly rowHeight = computed(() => rowHeights[this.settings.settings().density]);
 
   /** The row that is looked at: the first, until another is. */
   protected readonly looked = linkedSignal<readonly BookRow[], BookRow | null>({
-    source: () => this.shown() ?? [],
-    computation: (shown, before) => shown.find(({ entry }) => entry.id === before?.value?.entry.id) ?? shown[0] ?? null,
+    source: () => this.rows() ?? [],
+    computation: (rows, before) => rows.find(({ entry }) => entry.id === before?.value?.entry.id) ?? rows[0] ?? null,
   });
   protected readonly byId = (_: number, row: BookRow): string => row.entry.id;
 

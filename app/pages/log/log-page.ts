@@ -18,7 +18,7 @@ import { NoticeService } from '../../services/notice.service';
 
 const weeks = 4;
 /** Rows that stand on one page of a list. */
-const longestList = 50;
+const longestList = 25;
 
 /** What happened, the latest first unless ordered otherwise. */
 @Component({

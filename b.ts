@@ -1,0 +1,2 @@
+import { benchPages } from './bench/pages';
+await benchPages();
