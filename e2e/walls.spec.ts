@@ -1,4 +1,5 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
+import { choose } from './hands';
 
 /** Another screen of the room: a browser of its own, with nothing in it. */
 async function screen(browser: Browser, width = 1280, height = 720): Promise<Page> {
@@ -64,6 +65,13 @@ test('a coach, two walls and a remote: screens follow, the remote presses, the t
   await expect(wall.getByRole('timer')).toHaveText(standing ?? '');
   await remote.getByRole('button', { name: 'Faster' }).click();
   await expect(remote.getByRole('button', { name: /^Faster · 110 %/ })).toBeVisible();
+  // On to a build, where there is a combination that another one can stand in for.
+  await expect(async () => {
+    await remote.getByRole('button', { name: 'On', exact: true }).click();
+    await expect(remote.getByRole('button', { name: 'One stage back' })).toBeEnabled({ timeout: 500 });
+  }).toPass();
+  await choose(remote, 'Another combination', 'Turnout · 1 2');
+  await expect(remote.getByRole('button', { name: 'Take back: another combination' })).toBeVisible();
   await remote.getByRole('button', { name: /^Lock/ }).click();
   await expect(remote.locator('.keys[inert]')).toHaveCount(1);
   await expect(remote.getByRole('button', { name: 'Stop now' })).toBeEnabled();

@@ -11,6 +11,8 @@ export interface Place {
 /** What a live change does to what was planned, said in places of the plan, so that it can be taken back. */
 export type Edit =
   | { readonly kind: 'pace'; readonly from: Place; readonly factor: PaceFactor }
+  /** Calls drills grow from here on, or no longer do. */
+  | { readonly kind: 'drill'; readonly from: Place; readonly grows: boolean }
   | { readonly kind: 'length'; readonly leaf: number; readonly ms: Milliseconds }
   | { readonly kind: 'skip'; readonly from: Place; readonly to: Place }
   | { readonly kind: 'turn'; readonly from: Place; readonly ms: Milliseconds }

@@ -7,6 +7,7 @@ import type { Sheet } from '../sheet/schema';
 import type { Leaf, Timeline } from '../timeline/leaf';
 import type { Milliseconds, SessionTime } from '../units';
 import { endIn, type FittedEnd } from './end-in';
+import { afterAnswer, answeredBy } from './drills';
 import type { Edit, Place } from './edits';
 import { layRest, type LiveLeaf } from './plan';
 import { editsOf, type Here } from './resolve';
@@ -28,15 +29,23 @@ function before(live: readonly LiveLeaf[], at: SessionTime): LiveLeaf[] {
     .map((each) => {
       const { leaf } = each;
       if (leaf.at + leaf.ms <= at) return each;
-      return { ...each, leaf: { ...leaf, ms: Math.round(at - leaf.at) } };
+      const begun = <T extends { readonly at: Milliseconds }>(all: readonly T[]): T[] =>
+        all.filter((one) => leaf.at + one.at < at);
+      const [drillCalls, touches, says] = [begun(leaf.drillCalls), begun(leaf.touches), begun(leaf.says)];
+      return { ...each, leaf: { ...leaf, ms: Math.round(at - leaf.at), drillCalls, touches, says } };
     });
 }
 
 /** What was done is not changed: the leaves up to the moment of a change stay, the ones behind it are laid out anew. */
 function relaid(here: Here, edits: readonly Edit[]): LiveLeaf[] {
   const at = Math.max(0, Math.round(here.at));
-  const rest = layRest(here.base, here.cursor, at, edits);
-  return told(joined(before(here.live, at), rest));
+  const past = before(here.live, at);
+  const last = past.at(-1);
+  const answered = last ? answeredBy(last.leaf) : null;
+  const rest = layRest(here.base, here.cursor, at, edits).map((each, index) =>
+    index === 0 && answered !== null ? { ...each, leaf: afterAnswer(each.leaf, answered) } : each,
+  );
+  return told(joined(past, rest));
 }
 
 /** A leaf that was cut where nothing has changed is one leaf again. */
@@ -156,6 +165,8 @@ export function sayChange(change: StandingChange): string {
   switch (change.kind) {
     case 'pace':
       return `pace ${Math.round(change.factor * 100)} %`;
+    case 'drill':
+      return change.grows ? 'more as it goes on' : 'as many as planned';
     case 'longer':
       return `${Math.round(change.ms / 1000)} s more`;
     case 'end piece':

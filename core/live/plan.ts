@@ -5,6 +5,7 @@ import { partOf } from '../stances/plan';
 import { nothing } from '../timeline/contents';
 import type { Leaf, Timeline } from '../timeline/leaf';
 import type { Milliseconds, PaceFactor, SessionTime } from '../units';
+import { drilled, type DrillWay } from './drills';
 import { isBefore, type Edit, type Place } from './edits';
 
 /** The fastest that a live change makes a class work, effort and class included; a sheet may itself say more (house value). */
@@ -48,13 +49,32 @@ function kept(index: number, from: Milliseconds, to: Milliseconds, edits: readon
   return parts;
 }
 
-/** A leaf made longer: a drill's calls and a rhythm's touches begin again where they end. */
+/** A leaf made longer: a rhythm's touches begin again where they end. */
 function looped(leaf: Leaf, ms: Milliseconds): Leaf {
   if (ms <= leaf.ms) return leaf;
   const starts = Array.from({ length: Math.ceil(ms / leaf.ms) }, (_, turn) => turn * leaf.ms);
-  const again = <T extends { readonly at: Milliseconds }>(each: readonly T[]): T[] =>
-    starts.flatMap((start) => each.map((one) => ({ ...one, at: one.at + start }))).filter((one) => one.at < ms);
-  return { ...leaf, ms, drillCalls: again(leaf.drillCalls), touches: again(leaf.touches) };
+  const touches = starts.flatMap((start) => leaf.touches.map((one) => ({ ...one, at: one.at + start })));
+  return { ...leaf, ms, touches: touches.filter((one) => one.at < ms) };
+}
+
+/** How a drill goes on at each place of a leaf where something changed; its beginning first. */
+function waysOf(leaf: Leaf, index: number, edits: readonly Edit[]): DrillWay[] {
+  const marks = edits.filter((edit) => edit.kind === 'pace' || edit.kind === 'drill' || edit.kind === 'instead');
+  const inside = marks.flatMap(({ from }) => (from.leaf === index && from.offset > 0 ? [from.offset] : []));
+  return [0, ...[...new Set(inside)].sort((a, b) => a - b)].map((offset) => {
+    const here = { leaf: index, offset };
+    const upTo = marks.filter(({ from }) => !isBefore(here, from));
+    const instead = all(upTo, 'instead').findLast(({ until }) => index < until);
+    const pace = pacedBy(leaf.pace * (instead?.factor ?? 1), all(upTo, 'pace').at(-1)?.factor ?? 1) / leaf.pace;
+    return { from: offset, pace, grows: all(upTo, 'drill').at(-1)?.grows ?? false };
+  });
+}
+
+/** A leaf at the length it has come to, with what is called or touched in it. */
+function whole(leaf: Leaf, index: number, edits: readonly Edit[]): Leaf {
+  const ms = lengthOf(leaf, index, edits);
+  const as = looped(leaf, ms);
+  return leaf.drill ? { ...as, drillCalls: drilled(leaf, waysOf(leaf, index, edits), ms) } : as;
 }
 
 /** A part of a leaf, with what falls into it. */
@@ -147,11 +167,11 @@ export function layRest(base: Timeline, cursor: Place, at: SessionTime, edits: r
         .flatMap((mark) =>
           mark.kind === 'turn' ? [mark.from.offset, mark.from.offset + mark.ms] : [mark.from.offset],
         );
-      const whole = looped(planned, lengthOf(planned, index, edits));
+      const full = whole(planned, index, edits);
       for (const part of kept(index, from, lengthOf(planned, index, edits), edits)) {
         const inside = [...new Set(breaks)].filter((each) => each > part.from && each < part.to).sort((a, b) => a - b);
         const edges = [part.from, ...inside, part.to];
-        edges.slice(1).forEach((to, place) => putPart(whole, index, { from: edges[place] ?? 0, to }));
+        edges.slice(1).forEach((to, place) => putPart(full, index, { from: edges[place] ?? 0, to }));
       }
     }
     if (openAfter.has(index))

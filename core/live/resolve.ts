@@ -100,6 +100,10 @@ export function editsOf(change: StandingChange, here: Here): readonly Edit[] {
   switch (change.kind) {
     case 'pace':
       return [{ kind: 'pace', from: nextBeginning(here), factor: change.factor }];
+    case 'drill':
+      // Direction and go grow by themselves; what is always as many cannot grow.
+      if (on?.drill?.kind !== 'count' || on.drill.most === on.drill.least) return [];
+      return [{ kind: 'drill', from: cursor, grows: change.grows }];
     case 'longer':
       if (!planned || planned.open || !on) return [];
       return [{ kind: 'length', leaf: cursor.leaf, ms: lengthOf(planned, cursor.leaf, edits) + change.ms }];

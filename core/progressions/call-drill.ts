@@ -3,7 +3,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { numberWord } from '../number-words';
 import { moveKind } from '../moves/catalogue';
 import { paceOf } from '../mechanics/effort';
-import type { Milliseconds } from '../units';
+import type { Milliseconds, PaceFactor } from '../units';
 import type { DrillKind } from './kinds';
 
 /** What a calls drill is made from. The same one always gives the same script. */
@@ -17,6 +17,12 @@ export interface CallDrill {
   /** Stillness between the end of an answer and the next call. */
   readonly gapLeastMs: Milliseconds;
   readonly gapMostMs: Milliseconds;
+  /** Counts grow too: the most that may be called rises from the fewest as it goes on. */
+  readonly grows?: boolean;
+  /** How fast the answers are; 1 unless told. */
+  readonly pace?: PaceFactor;
+  /** Where in a longer drill this part stands, for what grows; the whole of it unless told. */
+  readonly partOf?: { readonly from: Milliseconds; readonly ms: Milliseconds };
 }
 
 /** A word of the script and the time its answer takes. */
@@ -38,11 +44,11 @@ const reactionMs: Milliseconds = 400;
 const packsOf = 2;
 
 /** Time an answer takes: reaction, straights, and for a direction the step there and back. `answerLength('count', 3)` → `1300` */
-export function answerLength(kind: DrillKind, punches: number): Milliseconds {
+export function answerLength(kind: DrillKind, punches: number, pace: PaceFactor = 1): Milliseconds {
   const straight = moveKind('jab').ms;
-  const pace = kind === 'go' ? paceOf('steady', 'speed') : 1;
+  const own = kind === 'go' ? paceOf('steady', 'speed') : 1;
   const steps = kind === 'direction' ? 2 * moveKind('step-in').ms : 0;
-  return Math.round(reactionMs + (punches * straight) / pace + steps);
+  return Math.round(reactionMs + ((punches * straight) / own + steps) / pace);
 }
 
 /** Stillness in which a drill in a session explains itself before its first call may come (house value). */
@@ -70,11 +76,12 @@ export function callDrill(drill: CallDrill): DrillCall[] {
     return pack.splice(between(0, pack.length - 1), 1)[0] ?? 'forward';
   };
   const calls: DrillCall[] = [];
+  const { from, ms } = drill.partOf ?? { from: 0, ms: drill.ms };
   let at = between(drill.gapLeastMs, drill.gapMostMs);
   for (;;) {
-    const grown = Math.round(drill.least + (drill.most - drill.least) * Math.min(1, at / drill.ms));
-    const punches = drill.kind === 'count' ? between(drill.least, drill.most) : grown;
-    const answerMs = answerLength(drill.kind, punches);
+    const grown = Math.round(drill.least + (drill.most - drill.least) * Math.min(1, (from + at) / ms));
+    const punches = drill.kind === 'count' ? between(drill.least, drill.grows ? grown : drill.most) : grown;
+    const answerMs = answerLength(drill.kind, punches, drill.pace);
     if (at + answerMs > drill.ms) return calls;
     const say = drill.kind === 'count' ? numberWord(punches) : drill.kind === 'go' ? 'go' : direction();
     calls.push({ at, say, punches, answerMs });

@@ -21,6 +21,7 @@ export const liveChangeSchema = z.discriminatedUnion('kind', [
     at,
     factor: z.number().check(z.gte(livePaces.least), z.lte(livePaces.most)).check(z.describe('of the planned pace')),
   }),
+  z.strictObject({ kind: z.literal('drill'), at, grows: z.boolean() }),
   z.strictObject({ kind: z.literal('longer'), at, ms: z.int().check(z.gte(1000), z.lte(3_600_000)) }),
   z.strictObject({ kind: z.literal('end piece'), at }),
   z.strictObject({ kind: z.literal('until a key'), at }),

@@ -80,7 +80,7 @@ export function leafWords(leaf: Leaf, speech: Speech): Words {
     case 'change-over':
       return worded(speech, 'switch stance');
     case 'calls':
-      return leaf.drill ? worded(speech, `${leaf.drill} drill`) : { full: nameWords(leaf) };
+      return leaf.drill ? worded(speech, `${leaf.drill.kind} drill`) : { full: nameWords(leaf) };
     case 'rhythm':
       return rhythmWords(leaf, speech);
     case 'pause':

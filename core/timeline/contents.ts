@@ -6,7 +6,7 @@ import { paceOf } from '../mechanics/effort';
 import { partOf } from '../stances/plan';
 import type { Leaf } from './leaf';
 import type { Block, Piece, PieceOf } from '../sheet/schema';
-import { fillsHalf, perRound, piecesLength, drillCallsOf, stageLengths, stagesOf } from './stages';
+import { fillsHalf, perRound, piecesLength, drillCallsOf, drillOf, stageLengths, stagesOf } from './stages';
 import { readStored } from '../notation/stored';
 
 /** Breath and a few steps between repetitions (house value, trade page, section 4). */
@@ -107,7 +107,7 @@ function contentOf(kind: Leaf['kind'], piece: PlainPiece): Content {
         ...base,
         doing: 'calls',
         between: piece.between ?? null,
-        drill: piece.drill,
+        drill: drillOf(piece),
         drillCalls: drillCallsOf(piece),
       };
     case 'combination': {

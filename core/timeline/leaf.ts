@@ -2,8 +2,8 @@ import type { RhythmTouch } from '../bags/rhythm';
 import type { Effort, Focus } from '../mechanics/effort';
 import type { Stance } from '../mechanics/walk';
 import type { Combination } from '../notation/combination';
-import type { DrillCall } from '../progressions/call-drill';
-import type { BuildKind, DrillKind } from '../progressions/kinds';
+import type { CallDrill, DrillCall } from '../progressions/call-drill';
+import type { BuildKind } from '../progressions/kinds';
 import type { StageStep } from '../progressions/ladder';
 import type { BlockKind } from '../sheet/schema';
 import type { Milliseconds, PaceFactor, PerMinute, SessionTime } from '../units';
@@ -65,7 +65,8 @@ export interface Leaf {
   /** Places of the early moves that a stage should be reminded of. */
   readonly remind: readonly number[];
   readonly stage: LeafStage | null;
-  readonly drill: DrillKind | null;
+  /** What the calls of a calls drill are drawn by. */
+  readonly drill: CallDrill | null;
   /** The calls of a calls drill, from the leaf's beginning. */
   readonly drillCalls: readonly DrillCall[];
   /** The touches of a rhythm, from the leaf's beginning, and its row of rebounds. */

@@ -1,6 +1,6 @@
 import type { KickSchool } from '../mechanics/seams';
 import { buildUp, goalsOf } from '../progressions/build';
-import { callDrill, drillLeadMs, usualDrill, type DrillCall } from '../progressions/call-drill';
+import { callDrill, drillLeadMs, usualDrill, type CallDrill, type DrillCall } from '../progressions/call-drill';
 import type { Stage } from '../progressions/ladder';
 import type { Milliseconds } from '../units';
 import type { Block, PieceOf, Sheet } from '../sheet/schema';
@@ -73,6 +73,19 @@ export function fillsHalf(block: Block): boolean {
   return block.ms !== null && 2 * piecesLength(block) === block.ms;
 }
 
+/** What the calls of a piece are drawn by; they begin when it has explained itself. */
+export function drillOf({ drill, ms, least, most, seed, gapLeastMs, gapMostMs }: PieceOf<'calls'>): CallDrill {
+  return {
+    kind: drill,
+    ms: Math.max(0, ms - drillLeadMs),
+    least,
+    most: Math.max(least, most),
+    seed: seed ?? usualDrill.seed,
+    gapLeastMs: gapLeastMs ?? usualDrill.gapLeastMs,
+    gapMostMs: gapMostMs ?? usualDrill.gapMostMs,
+  };
+}
+
 const drillCalls = new WeakMap<PieceOf<'calls'>, readonly DrillCall[]>();
 
 /**
@@ -82,17 +95,7 @@ const drillCalls = new WeakMap<PieceOf<'calls'>, readonly DrillCall[]>();
 export function drillCallsOf(piece: PieceOf<'calls'>): readonly DrillCall[] {
   let calls = drillCalls.get(piece);
   if (!calls) {
-    const { drill, ms, least, most } = piece;
-    const script = callDrill({
-      kind: drill,
-      ms: Math.max(0, ms - drillLeadMs),
-      least,
-      most: Math.max(least, most),
-      seed: piece.seed ?? usualDrill.seed,
-      gapLeastMs: piece.gapLeastMs ?? usualDrill.gapLeastMs,
-      gapMostMs: piece.gapMostMs ?? usualDrill.gapMostMs,
-    });
-    calls = script.map((call) => ({ ...call, at: call.at + drillLeadMs }));
+    calls = callDrill(drillOf(piece)).map((call) => ({ ...call, at: call.at + drillLeadMs }));
     drillCalls.set(piece, calls);
   }
   return calls;

@@ -9,6 +9,8 @@ export const wallLimits = {
   /** Messages a second that go on, and how many may come at once before that. */
   perSecond: 20,
   burst: 60,
+  /** Combinations of the book that a remote is given to choose from. */
+  instead: 60,
   /** Who may look on in one room. */
   guests: 300,
   rooms: 100,

@@ -1,6 +1,7 @@
 import * as z from '../schemas';
 import { liveChangeSchema } from '../run/live-changes';
 import { phases } from '../run/run';
+import { combinationTextSchema } from '../sheet/pieces';
 import { codeSigns, wallLimits } from './limits';
 import { wallPlanSchema, wallStateSchema } from './plan';
 
@@ -41,6 +42,10 @@ export const panelSchema = z.strictObject({
   last: z.nullable(z.string().check(z.maxLength(200))),
   resting: z.boolean(),
   staged: z.boolean(),
+  /** Combinations of the book that can come instead of what is on, as many as a thumb can look through. */
+  instead: z
+    .array(z.strictObject({ name: z.string().check(z.maxLength(260)), text: combinationTextSchema }))
+    .check(z.maxLength(wallLimits.instead)),
 });
 export type RemotePanel = z.infer<typeof panelSchema>;
 

@@ -69,6 +69,12 @@ export class RemotePage {
     { value: '', name: 'choose one' },
     ...faultsOn(this.follower.where()?.leaf?.bags[0] ?? null).map(({ id, name }) => ({ value: id, name })),
   ]);
+  protected readonly combinations = computed(() => [
+    { value: '', name: 'choose one' },
+    ...(this.panel()?.instead ?? []).map(({ name, text }) => ({ value: text, name })),
+  ]);
+  /** Whether a count drill is on, which can grow. */
+  protected readonly counting = computed(() => this.follower.where()?.leaf?.drill?.kind === 'count');
   /** The address has no code and secret that could be used. */
   protected readonly lacks: boolean;
 
@@ -92,6 +98,10 @@ export class RemotePage {
 
   protected endIn(minutes: number): void {
     if (minutes > 0) this.change({ kind: 'end in', ms: minutes * 60_000 });
+  }
+
+  protected swap(text: string): void {
+    if (text) this.change({ kind: 'swap', text });
   }
 
   protected mark(fault: string): void {

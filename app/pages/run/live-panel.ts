@@ -5,6 +5,7 @@ import { addedMs, endInSchema, faultsOn, livePaces } from '../../../core/index';
 import { ChoiceField } from '../../parts/fields/choice-field';
 import { NumberField } from '../../parts/fields/number-field';
 import { BookService } from '../../services/book.service';
+import { insteadOf } from './instead';
 import { Live, type Pressed } from './live';
 import { Runner } from './runner';
 
@@ -36,7 +37,7 @@ export class LivePanel {
   protected readonly resting = computed(() => this.runner.leaf()?.block === 'rest');
   protected readonly combinations = computed(() => [
     { value: '', name: 'choose one' },
-    ...(this.book.all() ?? []).map(({ text, name }) => ({ value: text, name: name ? `${name} · ${text}` : text })),
+    ...insteadOf(this.book.all() ?? []).map(({ text, name }) => ({ value: text, name })),
   ]);
   protected readonly faults = computed(() => [
     { value: '', name: 'choose one' },

@@ -41,6 +41,9 @@ export class Live {
   /** The pace that the class was last given, as a factor of what was planned. */
   readonly pace = computed(() => this.stands().findLast((change) => change.kind === 'pace')?.factor ?? 1);
 
+  /** Whether count drills call more as they go on. */
+  readonly grows = computed(() => this.stands().findLast((change) => change.kind === 'drill')?.grows ?? false);
+
   /** Takes a sheet up as it is planned, or with what was changed before a reload. */
   begin(sheet: Sheet, changes: readonly LiveChange[] = []): void {
     if (this.sheet() !== sheet) this.sheet.set(sheet);

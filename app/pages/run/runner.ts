@@ -28,6 +28,7 @@ import {
   type SourceTime,
   type UnfinishedRun,
   whereIs,
+  withFreshDrills,
   type WallState,
 } from '../../../core/index';
 import { freshId } from '../../services/fresh-id';
@@ -110,8 +111,10 @@ export class Runner {
 
   async start(sheet: Sheet, rate: number): Promise<void> {
     await this.sound.unlock();
-    await this.show(sheet);
-    this.live.begin(sheet);
+    // Drawn by this run: who has done a drill before cannot know what comes.
+    const drawn = withFreshDrills(sheet, Date.now());
+    await this.show(drawn);
+    this.live.begin(drawn);
     this.rate = rate;
     this.keeper.own(freshId());
     this.entries.begin();

@@ -14,10 +14,13 @@ import {
   type ServerMessage,
   type Showing,
   type WallPlan,
+  wallLimits,
 } from '../../../core/index';
+import { BookService } from '../../services/book.service';
 import { LiveLine } from '../../services/live-line';
 import { SettingsService } from '../../services/settings.service';
 import { TickerService } from '../../services/ticker.service';
+import { insteadOf } from './instead';
 import { Live } from './live';
 import { Runner } from './runner';
 
@@ -71,6 +74,7 @@ export class Walls {
   private readonly runner = inject(Runner);
   private readonly live = inject(Live);
   private readonly settings = inject(SettingsService);
+  private readonly book = inject(BookService);
   private readonly beats = inject(TickerService).every(beatMs);
 
   private room: OpenHello;
@@ -95,6 +99,7 @@ export class Walls {
       words: script ? wallWords(script, this.names()) : null,
     };
   });
+  private readonly instead = computed(() => insteadOf(this.book.all() ?? []).slice(0, wallLimits.instead));
   private readonly panel = computed(
     (): RemotePanel => ({
       phase: this.runner.state()?.phase ?? null,
@@ -102,6 +107,7 @@ export class Walls {
       last: this.live.last(),
       resting: this.runner.leaf()?.block === 'rest',
       staged: (this.runner.leaf()?.stage ?? null) !== null,
+      instead: this.instead(),
     }),
     { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
   );
