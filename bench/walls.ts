@@ -61,6 +61,7 @@ export async function benchWalls(port: number, memory: () => number): Promise<vo
     sheet: wallSheet(emptySheet(() => `b${(count += 1)}`, 'Rounds')),
     changes: [],
     named: true,
+    breathHeld: false,
     words: null,
   };
   host.send(JSON.stringify({ kind: 'plan', plan }));

@@ -169,5 +169,7 @@ export * from './draft/goals';
 export * from './versions/versions';
 export * from './findings/index';
 export * from './audio/voice';
+export * from './audio/clip-shape';
+export * from './audio/own-words';
 export * from './audio/bells';
 export * from './audio/render';

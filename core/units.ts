@@ -25,6 +25,8 @@ export type Kilograms = number;
 export type Newtons = number;
 /** Swings a second. */
 export type Hertz = number;
+/** Against full scale, or against another loudness. */
+export type Decibels = number;
 /** Touches or blows a minute. */
 export type PerMinute = number;
 export type MetresPerSecond = number;

@@ -35,7 +35,7 @@ class Heard implements Line {
 const secret = 's'.repeat(24);
 let count = 0;
 const sheet = wallSheet(emptySheet(() => `id${(count += 1)}`, 'Rounds'));
-const plan: HostMessage = { kind: 'plan', plan: { sheet, changes: [], named: true, words: null } };
+const plan: HostMessage = { kind: 'plan', plan: { sheet, changes: [], named: true, breathHeld: false, words: null } };
 
 describe('rooms', () => {
   let now = 0;

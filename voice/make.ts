@@ -2,15 +2,13 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { clipGapMs, samplesOf, shapeClip } from '../core/index';
 import { clipTexts } from './words';
 
 // Renders the voice pack once: `npm run voice` on a machine with Debian's flite, opus-tools and ffmpeg. What comes out is
 // committed, so that nobody else needs them. Figures: measured facts of the project's page on voices.
 const rate = 16_000;
 const stretch = '0.8';
-const gapSeconds = 0.06;
-const level = 10 ** (-16 / 20);
-const trimAt = 10 ** (-40 / 20);
 const voices = [
   { id: 'rms', name: 'Low voice' },
   { id: 'slt', name: 'High voice' },
@@ -20,34 +18,7 @@ const out = new URL('../app/public/voice/', import.meta.url).pathname;
 function speak(voice: string, words: string, folder: string): Float32Array {
   const file = join(folder, 'clip.wav');
   execFileSync('flite', ['-voice', voice, '--setf', `duration_stretch=${stretch}`, '-t', words, '-o', file]);
-  const bytes = readFileSync(file);
-  const samples = new Int16Array(
-    bytes.buffer.slice(bytes.byteOffset + 44, bytes.byteOffset + bytes.byteLength - (bytes.byteLength % 2)),
-  );
-  return Float32Array.from(samples, (value) => value / 32_768);
-}
-
-function trimmed(samples: Float32Array): Float32Array {
-  const peak = samples.reduce((most, value) => Math.max(most, Math.abs(value)), 0);
-  const heard = (value: number): boolean => Math.abs(value) > peak * trimAt;
-  const first = samples.findIndex(heard);
-  const last = samples.findLastIndex(heard);
-  const pad = Math.round(0.008 * rate);
-  return samples.slice(Math.max(0, first - pad), Math.min(samples.length, last + pad));
-}
-
-/** To about -16 dBFS, judged by the loud tenths of a second only; peaks kept under full scale. */
-function levelled(samples: Float32Array): Float32Array {
-  const step = rate / 50;
-  const powers: number[] = [];
-  for (let at = 0; at + step <= samples.length; at += step)
-    powers.push(samples.slice(at, at + step).reduce((sum, value) => sum + value * value, 0) / step);
-  const loudest = Math.max(1e-9, ...powers);
-  const loud = powers.filter((power) => power > loudest / 100);
-  const rms = Math.sqrt(loud.reduce((sum, power) => sum + power, 0) / Math.max(1, loud.length));
-  const peak = samples.reduce((most, value) => Math.max(most, Math.abs(value)), 1e-9);
-  const gain = Math.min(level / Math.max(1e-6, rms), 0.97 / peak);
-  return samples.map((value) => value * gain);
+  return samplesOf(readFileSync(file));
 }
 
 function wav(samples: Float32Array): Buffer {
@@ -72,8 +43,8 @@ const folder = mkdtempSync(join(tmpdir(), 'voice-'));
 const texts = clipTexts();
 const manifest = { rate, voices: [] as unknown[] };
 for (const { id, name } of voices) {
-  const clips = texts.map((words) => ({ words, samples: levelled(trimmed(speak(id, words, folder))) }));
-  const gap = Math.round(gapSeconds * rate);
+  const clips = texts.map((words) => ({ words, samples: shapeClip(speak(id, words, folder), rate) }));
+  const gap = Math.round((clipGapMs / 1000) * rate);
   const sprite = new Float32Array(clips.reduce((sum, { samples }) => sum + samples.length + gap, gap));
   const index: Record<string, [number, number]> = {};
   let at = gap;

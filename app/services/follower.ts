@@ -48,6 +48,7 @@ export class Follower {
   readonly line = computed(() => this.on()?.state() ?? null);
 
   readonly sheet = computed(() => this.plan()?.sheet ?? null);
+  readonly breathHeld = computed(() => this.plan()?.breathHeld ?? false);
   readonly named = computed(() => this.plan()?.named ?? true);
   readonly words = computed(() => this.plan()?.words ?? null);
   readonly timeline = computed(() => {

@@ -15,6 +15,7 @@ import {
 import { startHelper, type Helper } from '../workers/in-worker';
 import type { SpokenWishes } from '../workers/protocol';
 import type { Scripts } from '../workers/script.worker';
+import { OwnWordsService } from './own-words.service';
 import { SettingsService } from './settings.service';
 import { VoiceService } from './voice.service';
 
@@ -23,6 +24,7 @@ import { VoiceService } from './voice.service';
 export class ScriptService implements OnDestroy {
   private readonly wishes = toObservable(inject(SettingsService).wishes);
   private readonly voice = toObservable(inject(VoiceService).voice);
+  private readonly ownWords = inject(OwnWordsService);
   private helper: Helper<Scripts> | null = null;
   /** Whose clips the worker goes by. */
   private told: Voice | null = null;
@@ -31,7 +33,12 @@ export class ScriptService implements OnDestroy {
   of(sheets: Observable<Sheet | null>, live: Observable<readonly LiveChange[]> = of([])): Observable<Script> {
     return combineLatest([sheets, this.wishes, this.voice, live]).pipe(
       filter((all): all is [Sheet, (typeof all)[1], (typeof all)[2], (typeof all)[3]] => all[0] !== null),
-      switchMap(([sheet, wishes, voice, changes]) => this.ask(sheet, wishes, voice, changes)),
+      switchMap(async ([sheet, wishes, voice, changes]) => {
+        const script = await this.ask(sheet, wishes, voice, changes);
+        // What the voice lacks is spoken once, now; the script is made again with how long it then takes.
+        if (voice) this.ownWords.want(script, voice);
+        return script;
+      }),
     );
   }
 

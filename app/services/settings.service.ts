@@ -28,8 +28,8 @@ export class SettingsService {
 
   /** Whose words, and how much of them, as far as the coach has chosen it. */
   readonly wishes = computed((): SpokenWishes => {
-    const { wordings, talk, countFrom, leadOut, blockClock } = this.state();
-    return { wordings, talk, countFrom, leadOut, blockClock };
+    const { wordings, talk, countFrom, leadOut, blockClock, breathHeld } = this.state();
+    return { wordings, talk, countFrom, leadOut, blockClock, breathHeld };
   });
   /** Fields that are stored and cannot be read; they have their defaults, and stay as they are until they are chosen anew. */
   readonly unread = signal<readonly string[]>([]);

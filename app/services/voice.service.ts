@@ -4,6 +4,8 @@ import {
   lengthIn,
   spokenLength,
   voicePackSchema,
+  withOwnWords,
+  type Hertz,
   type Milliseconds,
   type Recording,
   type Saying,
@@ -11,24 +13,52 @@ import {
   type Voice,
   type VoicePack,
 } from '../../core/index';
+import { OwnWordsService } from './own-words.service';
 import { SettingsService } from './settings.service';
 
 const folder = 'voice/';
+/** Rate of the recordings where the pack is not read yet. */
+const usualRate: Hertz = 16_000;
+
+/** Where the last clip of a voice ends in its recording. */
+const endOf = ({ clips }: Voice): Milliseconds =>
+  Object.values(clips).reduce((end, [from, ms]) => Math.max(end, from + ms), 0);
 
 /** The recorded voices: what they can say, how long it takes, and their recordings, read when they are first needed. */
 @Injectable({ providedIn: 'root' })
 export class VoiceService {
   private readonly settings = inject(SettingsService);
+  private readonly ownWords = inject(OwnWordsService);
   private readonly pack = signal<VoicePack | null>(null);
   private readonly recordings = new Map<string, Promise<AudioBuffer | null>>();
 
-  /** The chosen voice of the pack; null for the device's own, for none, or before the pack is read. */
-  readonly voice = computed(
+  /** The chosen voice as the pack has it. */
+  private readonly packed = computed(
     (): Voice | null => this.pack()?.voices.find(({ id }) => id === this.settings.settings().voice) ?? null,
   );
+  /** The coach's own words in that voice. */
+  private readonly own = computed(() => this.ownWords.spoken().filter(({ voice }) => voice === this.packed()?.id));
+  private readonly rate = computed(() => this.pack()?.rate ?? usualRate);
+  /** The chosen voice with all it can say; null for the device's own, for none, or before the pack is read. */
+  readonly voice = computed((): Voice | null => {
+    const packed = this.packed();
+    const clips = this.own().map(({ words, samples }) => ({ words, ms: (samples.length / this.rate()) * 1000 }));
+    return packed && withOwnWords(packed, endOf(packed), clips);
+  });
   readonly names = computed(() => (this.pack()?.voices ?? []).map(({ id, name }) => ({ id, name })));
-  /** The chosen voice's recording, once it is decoded. */
-  readonly recording = signal<AudioBuffer | null>(null);
+  private readonly decoded = signal<AudioBuffer | null>(null);
+  /** The chosen voice's recording, once it is decoded, with the coach's own words where the voice has them. */
+  readonly recording = computed((): AudioBuffer | null => {
+    const [decoded, voice, own] = [this.decoded(), this.voice(), this.own()];
+    if (!decoded || !voice || own.length === 0) return decoded;
+    const place = (ms: Milliseconds): number => Math.round((ms / 1000) * decoded.sampleRate);
+    const length = Math.max(decoded.length, place(endOf(voice)) + 1);
+    const whole = new AudioBuffer({ length, sampleRate: decoded.sampleRate, numberOfChannels: 1 });
+    whole.copyToChannel(decoded.getChannelData(0), 0);
+    for (const { words, samples } of own)
+      whole.copyToChannel(new Float32Array(samples), 0, place(voice.clips[words]?.[0] ?? 0));
+    return whole;
+  });
 
   /** Whose words, how much, and how long they take: by the clips, where a recorded voice speaks. */
   readonly wishes = computed((): ScriptWishes => {
@@ -41,9 +71,9 @@ export class VoiceService {
 
   constructor() {
     effect(() => {
-      const voice = this.voice();
-      this.recording.set(null);
-      if (voice) void this.record(voice).then((buffer) => voice === this.voice() && this.recording.set(buffer));
+      const packed = this.packed();
+      this.decoded.set(null);
+      if (packed) void this.record(packed).then((buffer) => packed === this.packed() && this.decoded.set(buffer));
     });
   }
 
@@ -59,9 +89,13 @@ export class VoiceService {
   /** The chosen voice with its samples, once they are there; null where no recorded voice is chosen or it cannot be decoded. */
   async spoken(): Promise<Recording | null> {
     await this.loaded;
-    const voice = this.voice();
-    const buffer = voice && (await this.record(voice));
-    return voice && buffer ? { voice, samples: buffer.getChannelData(0) } : null;
+    const packed = this.packed();
+    const decoded = packed && (await this.record(packed));
+    if (!decoded) return null;
+    this.decoded.set(decoded);
+    await this.ownWords.settled();
+    const [voice, recording] = [this.voice(), this.recording()];
+    return voice && recording ? { voice, samples: recording.getChannelData(0) } : null;
   }
 
   private record(voice: Voice): Promise<AudioBuffer | null> {
@@ -72,7 +106,7 @@ export class VoiceService {
 
   /** The first of the voice's files that this browser can decode, at the recording's own rate. */
   private async decode(voice: Voice): Promise<AudioBuffer | null> {
-    const rate = this.pack()?.rate ?? 16_000;
+    const rate = this.rate();
     for (const file of voice.files)
       try {
         const bytes = await (await fetch(folder + file)).arrayBuffer();

@@ -46,6 +46,13 @@ export interface StoredStep {
   readonly sheet: Sheet;
 }
 
+/** Words of the coach's own as they were spoken once: samples of 16 bits at the pack's rate. Made anew at any time, so in no backup. */
+export interface StoredClip {
+  /** Voice, and the words as they were given to the synthesiser. */
+  readonly key: string;
+  readonly samples: Int16Array<ArrayBuffer>;
+}
+
 /** A run that is not over, by a key of its own, so that two of them do not replace each other. */
 export type StoredRun = UnfinishedRun & { readonly key: string };
 
@@ -56,6 +63,7 @@ export class Database extends Dexie {
   declare readonly book: Table<StoredCombination, string>;
   declare readonly steps: Table<StoredStep, [string, number]>;
   declare readonly choices: Table<StoredChoice, string>;
+  declare readonly clips: Table<StoredClip, string>;
   declare readonly runs: Table<StoredRun, string>;
 
   constructor(name: string, options?: DexieOptions) {
@@ -74,5 +82,6 @@ export class Database extends Dexie {
     this.version(4).stores({
       log: 'id, startedAt, sheetId, [sheetId+startedAt], entry.title, entry.done.ms, entry.done.rounds, entry.done.punches',
     });
+    this.version(5).stores({ clips: 'key' });
   }
 }

@@ -41,7 +41,7 @@ export interface Spoken {
 /** Silence between clips, at a comma, and at a full stop or colon (house values). */
 const pauses: Readonly<Record<Sign, Milliseconds>> = { '': 20, ',': 130, '.': 260 };
 /** Longest run of words that is one clip. */
-const longestClip = 12;
+export const longestClip = 12;
 
 /** Words as clips are named: small letters, numbers as words. `clipWords('Round 2')` → `["round", "two"]` */
 export function clipWords(words: string): readonly string[] {

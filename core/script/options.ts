@@ -18,6 +18,8 @@ export interface CallOptions {
   readonly countFrom: CountFrom;
   readonly leadOut: LeadOut;
   readonly blockClock: BlockClock;
+  /** Whether the breath is held in a rest (a school; trade page, section 6). */
+  readonly breathHeld: boolean;
   readonly level: Level | null;
   /** The kinds of bag that a leaf names. */
   readonly natureOf: (bag: string) => BagNature | null;
@@ -38,6 +40,7 @@ export const usualOptions: CallOptions = {
   countFrom: 3,
   leadOut: 'three',
   blockClock: 'all',
+  breathHeld: false,
   level: null,
   natureOf: () => null,
   focusesOf: () => [],

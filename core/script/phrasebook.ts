@@ -18,6 +18,7 @@ export const usualPhrases: Readonly<Record<PhraseKey, PhraseNature>> = {
   rest: phrase('Rest. Water', 'Rest'),
   water: fixed('Rest. Water, and breathe out long.'),
   breathing: phrase('In for two, out for four', 'Breathe out long'),
+  'breathing held': phrase('In for two, hold for three, out for four', 'In, hold, and out long'),
   'ten seconds': fixed('ten seconds'),
   'half way': phrase('half way', 'half'),
   'seconds left': phrase('{seconds} seconds left', '{seconds} seconds'),

@@ -56,7 +56,7 @@ export function restItems(
   pass: Pass,
   next: Pass | undefined,
   news: RestNews = noNews,
-  { speech, laneChanges }: CallOptions,
+  { speech, laneChanges, breathHeld }: CallOptions,
 ): RestItem[] {
   const [leaf] = pass.leaves;
   const shown = preview(next, speech);
@@ -66,7 +66,7 @@ export function restItems(
     ...(leaf?.words ? [{ kind: 'new' as const, words: { full: plain(leaf.words) } }] : []),
     ...(news.gloves ? [{ kind: 'gear' as const, words: worded(speech, `gloves ${news.gloves}`) }] : []),
     ...(laneChanges.has(round) ? [{ kind: 'lanes' as const, words: worded(speech, 'change lanes') }] : []),
-    { kind: 'breathing', words: worded(speech, 'breathing') },
+    { kind: 'breathing', words: worded(speech, breathHeld ? 'breathing held' : 'breathing') },
     ...(news.bag ? [{ kind: 'bag' as const, words: worded(speech, 'bag', { bag: plain(news.bag) }) }] : []),
     ...(shown ? [{ kind: 'preview' as const, words: shown }] : []),
   ];

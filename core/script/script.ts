@@ -31,6 +31,7 @@ export interface ScriptWishes {
   readonly countFrom?: CountFrom;
   readonly leadOut?: LeadOut;
   readonly blockClock?: BlockClock;
+  readonly breathHeld?: boolean;
   readonly lengthOf?: Speech['lengthOf'];
 }
 
@@ -52,10 +53,10 @@ export function callOptionsOf(sheet: Sheet, timeline: Timeline, wishes: ScriptWi
   const changes = laneChangesOf(sheet, timeline);
   const own = sheet.blocks.flatMap(({ id, focuses }) => (focuses ? [[id, focuses] as const] : []));
   const { calls, numbers, class: people, ownBags, focuses, gloves, lanes } = sheet;
-  const { wordings, talk, countFrom, leadOut, blockClock, lengthOf } = wishes;
+  const { wordings, talk, countFrom, leadOut, blockClock, breathHeld, lengthOf } = wishes;
   const by = [
     ...[calls, numbers, people.level, ownBags, focuses, gloves, lanes],
-    ...[wordings, talk, countFrom, leadOut, blockClock, lengthOf],
+    ...[wordings, talk, countFrom, leadOut, blockClock, breathHeld, lengthOf],
     ...[changes.length, ...changes, ...own.flat()],
   ];
   if (last !== null && last.by.length === by.length && last.by.every((each, at) => each === by[at]))
@@ -68,6 +69,7 @@ export function callOptionsOf(sheet: Sheet, timeline: Timeline, wishes: ScriptWi
     countFrom: countFrom ?? usualOptions.countFrom,
     leadOut: leadOut ?? usualOptions.leadOut,
     blockClock: blockClock ?? usualOptions.blockClock,
+    breathHeld: breathHeld ?? usualOptions.breathHeld,
     level: people.level ?? null,
     natureOf: (bag) => natureOf(bag, ownBags),
     focusesOf: (blockId) => [...(ownFocuses.get(blockId) ?? []), ...session],

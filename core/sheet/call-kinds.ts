@@ -73,6 +73,7 @@ export const phraseKeys = [
   'rest',
   'water',
   'breathing',
+  'breathing held',
   'ten seconds',
   'half way',
   'seconds left',

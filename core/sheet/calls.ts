@@ -35,6 +35,14 @@ export type Wordings = z.infer<typeof wordingsSchema>;
 /** A sheet's own wordings; its focuses stand in lines of their own. */
 export const sheetWordingsSchema = z.omit(wordingsSchema, { focuses: true });
 
+/** How a word of the coach's own is to be said, where it is not said as it is written. */
+export const pronunciationSchema = z.strictObject({
+  word: z.string().check(z.minLength(1), z.maxLength(60)),
+  as: z.string().check(z.minLength(1), z.maxLength(120)),
+});
+export type Pronunciation = z.infer<typeof pronunciationSchema>;
+export const pronunciationsSchema = z.array(pronunciationSchema).check(z.maxLength(200));
+
 /** Whether everything is said in our words. `isEmptyPhrasebook({})` → `true` */
 export function isEmptyPhrasebook({ phrases, focuses, cheers, strikesAs }: Wordings): boolean {
   return !phrases && !focuses && !cheers && !strikesAs;

@@ -2,7 +2,7 @@ import * as z from '../schemas';
 import { bagKinds, levels } from '../bags/kind-names';
 import { measureSystems } from '../measures';
 import { blockClocks, countsFrom, leadOuts, talks } from './call-kinds';
-import { wordingsSchema } from './calls';
+import { pronunciationsSchema, wordingsSchema } from './calls';
 import { ownNumbersSchema } from './schema';
 
 export const draftKinds = ['technique', 'conditioning', 'mixed'] as const;
@@ -30,12 +30,17 @@ const fields = {
   volume: z._default(z.number().check(z.gte(0), z.lte(1)), 0.8),
   /** Who speaks: a voice of the pack, the device's own, or nobody. */
   voice: z._default(z.enum(['rms', 'slt', 'device', 'none']), 'rms'),
+  /** Whether words that the pack lacks are spoken in the same voice, by the synthesiser that was fetched for it. */
+  ownWords: z._default(z.boolean(), false),
+  pronunciations: z._default(pronunciationsSchema, []),
   /** Whether the device is asked to turn music down while calls sound. */
   duckMusic: z._default(z.boolean(), true),
   talk: z._default(z.enum(talks), 'all'),
   /** How long pieces are led out, and how much is said of the clock outside rounds. */
   leadOut: z._default(z.enum(leadOuts), 'three'),
   blockClock: z._default(z.enum(blockClocks), 'all'),
+  /** Whether the breath is held between in and out in a rest; not for everybody, so off until it is chosen. */
+  breathHeld: z._default(z.boolean(), false),
   /** The coach's own words for calls. */
   wordings: z._default(wordingsSchema, {}),
   /** The coach's own numbering beyond six. */

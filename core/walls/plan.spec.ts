@@ -106,7 +106,7 @@ describe('what a wall is given', () => {
 
   it('is read back from the line as it was sent', () => {
     const plan = {
-      ...{ sheet: wallSheet(full), changes: [], named: true },
+      ...{ sheet: wallSheet(full), changes: [], named: true, breathHeld: false },
       words: wallWords(scriptOf(full), true),
     };
     expect(readMessage(hostSchema, JSON.stringify({ kind: 'plan', plan }))).toEqual({ kind: 'plan', plan });

@@ -38,6 +38,7 @@ export const wallPlanSchema = z.strictObject({
   changes: liveChangesSchema,
   /** Names under the codes. */
   named: z.boolean(),
+  breathHeld: z.boolean(),
   words: z.nullable(wallWordsSchema),
 });
 export type WallPlan = z.infer<typeof wallPlanSchema>;

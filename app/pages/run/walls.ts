@@ -96,6 +96,7 @@ export class Walls {
       sheet: wallSheet(sheet, this.settings.schools()),
       changes: wallChanges(this.live.changes()),
       named: this.settings.namesStrikes(sheet.class.level),
+      breathHeld: this.settings.settings().breathHeld,
       words: script ? wallWords(script, this.names()) : null,
     };
   });

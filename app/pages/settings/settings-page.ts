@@ -10,6 +10,7 @@ import { SettingsService } from '../../services/settings.service';
 import { lookedAt } from '../../store/sound';
 import { BackupPanel } from './backup-panel';
 import { InstalledPanel } from './installed-panel';
+import { OwnWordsPanel } from './own-words-panel';
 import { SensorsPanel } from './sensors-panel';
 import { OwnNumbers } from './own-numbers';
 
@@ -30,6 +31,7 @@ const seconds = (values: readonly Settings['countIn'][]): readonly Choice<Settin
   imports: [
     BackupPanel,
     InstalledPanel,
+    OwnWordsPanel,
     SensorsPanel,
     ChoiceField,
     MatCheckbox,
@@ -89,6 +91,10 @@ export class SettingsPage {
     this.field('blockClock', 'The clock outside rounds', [
       { value: 'all', name: 'Half, next exercise, last ten seconds, count, end' },
       { value: 'names', name: 'The names alone' },
+    ]),
+    this.field('breathHeld', 'Breathing in a rest', [
+      { value: false, name: 'In for two, out for four' },
+      { value: true, name: 'Hold for three in between: never with heart or blood-pressure trouble' },
     ]),
   ];
   protected readonly schools = [

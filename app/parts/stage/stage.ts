@@ -59,6 +59,8 @@ export class Stage {
   readonly said = input('');
   /** Names under the codes. */
   readonly named = input(true);
+  /** Whether the breath is held in a rest. */
+  readonly breathHeld = input(false);
   /** What the coach thinks where coaches disagree; the sheet's own word goes first. */
   readonly schools = input<Schools>();
   readonly view = input<WallView>('everything');
@@ -153,7 +155,7 @@ export class Stage {
     const leaf = this.leaf();
     if (leaf?.block !== 'rest' || this.countsIn()) return null;
     const since = leaf.open ? this.where().clock : this.where().position - leaf.at;
-    const { phase, full } = breathAt(since);
+    const { phase, full } = breathAt(since, this.breathHeld());
     return { phase, full: this.calm() ? 0.5 : Math.round(full * 200) / 200 };
   });
 
