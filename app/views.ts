@@ -46,6 +46,12 @@ const views: Routes = [
     loadComponent: () => import('./pages/run/run-page').then((page) => page.RunPage),
   },
   {
+    path: 'solo',
+    title: 'Alone · Keen Tempo',
+    data: { id: 'solo' },
+    loadComponent: () => import('./pages/run/run-page').then((page) => page.RunPage),
+  },
+  {
     path: 'log',
     title: 'Log · Keen Tempo',
     loadComponent: () => import('./pages/log/log-page').then((page) => page.LogPage),

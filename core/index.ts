@@ -161,6 +161,7 @@ export * from './library/faults';
 export * from './library/add-mend';
 export * from './library/clock-formats';
 export * from './library/templates';
+export * from './library/solo';
 export * from './library/build-round';
 export * from './library/picks';
 export * from './library/bag-plans';

@@ -48,6 +48,7 @@ export function shapeClip(samples: Float32Array, rate: Hertz): Float32Array {
 
 /** The samples of a plain 16-bit mono wave file, as a synthesiser writes it. `samplesOf(bytes).length` */
 export function samplesOf(wave: Uint8Array): Float32Array {
-  const bytes = wave.slice(44, wave.length - (wave.length % 2));
+  // A copy, so that its numbers begin where its memory does.
+  const bytes = Uint8Array.from(wave.subarray(44, wave.length - (wave.length % 2)));
   return Float32Array.from(new Int16Array(bytes.buffer, 0, bytes.length >> 1), (value) => value / 32_768);
 }

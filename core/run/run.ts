@@ -185,6 +185,24 @@ export function goTo(state: RunState, timeline: Timeline, leaf: Leaf, now: Momen
   return state.phase === 'over' || index < 0 ? state : jump(state, timeline, index, 'back', now);
 }
 
+/** What was pressed last of what moves through the session; null where that was nothing, or the run is over. */
+export function lastJump({ phase, deeds }: RunState): Deed | null {
+  const last = deeds.findLast(({ what }) => what !== 'pause' && what !== 'hold' && what !== 'resume');
+  const jumped = last?.what === 'back' || last?.what === 'forward' || last?.what === 'repeat';
+  return jumped && phase !== 'over' ? last : null;
+}
+
+/** Goes back to where the last jump was pressed: what was done since stays done. `takeJumpBack(state, timeline, now)` */
+export function takeJumpBack(state: RunState, timeline: Timeline, now: Moment): RunState {
+  const jumped = lastJump(state);
+  if (!jumped) return state;
+  const at = positionOf(state, now.source);
+  const to = Math.min(jumped.from, timeline.ms);
+  const breaksPassed = timeline.leaves.filter((leaf) => leaf.open && leaf.at < to).length;
+  const deeds = deed(state, to < at ? 'back' : 'forward', at, to, now.wall);
+  return { ...state, clock: setTo(state.clock, to, now.source), breaksPassed, deeds };
+}
+
 /** Stops everything at once; it can go on, or be ended (`endRun`). */
 export function stopNow(state: RunState, now: Moment): RunState {
   if (state.phase === 'over' || state.phase === 'stopped') return state;

@@ -52,6 +52,8 @@ const fields = {
   bodyOnDoubleEnd: z._default(z.enum(['none', 'lower cord']), 'none'),
   ballTricks: z._default(z.boolean(), false),
   density: z._default(z.enum(densities), 'close'),
+  /** Which foot leads of whoever practises alone. */
+  soloStance: z._default(z.enum(['orthodox', 'southpaw']), 'orthodox'),
   strikeNames: z._default(z.enum(namings), 'by level'),
   draft: z._default(draftWishesSchema, { minutes: 30, level: 'beginner', kind: 'mixed', bag: 'heavy' }),
   /** Hints for beginners that were put away. */

@@ -12,6 +12,8 @@ import {
 import { MatRadioModule } from '@angular/material/radio';
 import { TextField } from '../../parts/fields/text-field';
 import { MatButtonModule } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
 import {
   bagKinds,
   bookEntrySchema,
@@ -39,7 +41,7 @@ import { StaffEditor } from '../../parts/staff-editor/staff-editor';
 /** One combination of the book, open for editing: typed, or placed on the staff. Every good change is saved at once. */
 @Component({
   selector: 'kt-combination-card',
-  imports: [MatRadioModule, ChoiceField, TextField, MatButtonModule, StaffEditor],
+  imports: [MatRadioModule, ChoiceField, TextField, MatButtonModule, MatIcon, RouterLink, StaffEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './combination-card.html',
   styleUrl: './combination-card.scss',

@@ -7,6 +7,7 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { FileButton } from '../../parts/fields/file-button';
 import { TextField } from '../../parts/fields/text-field';
 import { MatIcon } from '@angular/material/icon';
+import { RouterLink } from '@angular/router';
 import { MatButtonModule } from '@angular/material/button';
 import {
   bagKinds,
@@ -104,6 +105,7 @@ const rowHeights = { close: 56, roomy: 64 } as const;
     TextField,
     MatIcon,
     MatButtonModule,
+    RouterLink,
     StrikeStaff,
     CombinationCard,
     CompareView,

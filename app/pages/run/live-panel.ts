@@ -4,7 +4,9 @@ import { MatIcon } from '@angular/material/icon';
 import { addedMs, endInSchema, faultsOn, livePaces } from '../../../core/index';
 import { ChoiceField } from '../../parts/fields/choice-field';
 import { NumberField } from '../../parts/fields/number-field';
+import { looks } from '../../parts/stage/wall-choices';
 import { BookService } from '../../services/book.service';
+import { SettingsService } from '../../services/settings.service';
 import { insteadOf } from './instead';
 import { Live, type Pressed } from './live';
 import { Runner } from './runner';
@@ -24,6 +26,8 @@ const usualEndMs = 10 * 60_000;
 export class LivePanel {
   protected readonly runner = inject(Runner);
   protected readonly live = inject(Live);
+  protected readonly settings = inject(SettingsService);
+  protected readonly looks = looks;
   private readonly book = inject(BookService);
   readonly closed = output();
 
@@ -54,7 +58,7 @@ export class LivePanel {
   }
 
   protected undo(): void {
-    const last = this.live.last();
+    const last = this.runner.last();
     this.runner.undo();
     if (last) this.told.set(`Taken back: ${last}. What was done stays in the log.`);
   }

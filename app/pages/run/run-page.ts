@@ -12,6 +12,7 @@ import {
 import { ChoiceField } from '../../parts/fields/choice-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import { addedMs, compile, faultsSeen, nameOfFault, sayClock, withRemindersOf, type Sheet } from '../../../core/index';
@@ -31,6 +32,9 @@ import { SoundCheck } from './sound-check';
 import { RunSensors } from './run-sensors';
 import { RunSource } from './run-source';
 import { Runner } from './runner';
+import { Solo } from './solo';
+import { SoloBar } from './solo-bar';
+import { SoloBroke } from './solo-broke';
 import { StopPanel } from './stop-panel';
 import { Speaker } from './speaker';
 import { Walls } from './walls';
@@ -47,15 +51,18 @@ import { NoticeService } from '../../services/notice.service';
     ChoiceField,
     MatIcon,
     MatButtonModule,
+    MatButtonToggleModule,
     RouterLink,
     EntryForm,
     LivePanel,
     SoundCheck,
     Stage,
+    SoloBar,
+    SoloBroke,
     StopPanel,
     WallsPanel,
   ],
-  providers: [Runner, RunEntry, RunKeeper, RunSensors, RunSource, Live, Speaker, Walls, MediaKeys],
+  providers: [Runner, RunEntry, RunKeeper, RunSensors, RunSource, Live, Speaker, Walls, MediaKeys, Solo],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-page.html',
   styleUrl: './run-page.scss',
@@ -64,6 +71,9 @@ export class RunPage {
   readonly id = input.required<string>();
   /** Which broken-off run is meant, where there are several. */
   readonly take = input<string>();
+  /** A combination that is practised alone, and what it is called; a sheet is run where there is none. */
+  readonly text = input<string>();
+  readonly name = input<string>();
   protected readonly runner = inject(Runner);
   protected readonly settings = inject(SettingsService);
   private readonly sheets = inject(SheetsService);
@@ -78,6 +88,8 @@ export class RunPage {
   /** undefined while storage is asked, null where there is no such sheet. */
   protected readonly entries = inject(RunEntry);
   protected readonly walls = inject(Walls);
+  protected readonly solo = inject(Solo);
+  protected readonly stance = computed(() => this.settings.settings().soloStance);
   protected readonly sensors = inject(RunSensors);
   /** What stands open beside the clock. */
   protected readonly side = signal<'changes' | 'walls' | null>(null);
@@ -120,7 +132,10 @@ export class RunPage {
     inject(MediaKeys);
     inject(DestroyRef).onDestroy(() => this.awake.letGo());
     this.listenToKeys();
-    effect(() => void this.load(this.id()));
+    effect(() => {
+      const [id, text, stance] = [this.id(), this.text(), this.stance()];
+      untracked(() => void (text ? this.loadSolo(text, stance) : this.load(id)));
+    });
     effect(() => {
       const sheet = this.toRun();
       if (sheet && untracked(this.phase) === null) untracked(() => this.runner.prepare(sheet));
@@ -136,11 +151,21 @@ export class RunPage {
     this.stored.set(stored);
   }
 
+  private loadSolo(text: string, stance: 'orthodox' | 'southpaw'): void {
+    if (this.phase() === null) this.stored.set(this.solo.begin(text, this.name() ?? text, stance));
+  }
+
+  /** Which foot leads, remembered for the next time. */
+  protected stand(stance: 'orthodox' | 'southpaw'): void {
+    this.settings.change({ soloStance: stance });
+  }
+
   protected async start(): Promise<void> {
     const sheet = this.toRun();
     if (!sheet) return;
     const before = this.unfinished();
     await this.runner.start(sheet, this.rate());
+    if (this.text()) this.solo.slowly();
     this.unfinished.set(null);
     if (before) await this.putInLog(before);
     void this.awake.keep();
@@ -186,6 +211,7 @@ export class RunPage {
 
   private listenToKeys(): void {
     const running = (): boolean => this.phase() !== null && this.phase() !== 'over';
+    const alone = (): boolean => this.text() !== undefined && running() && this.phase() !== 'stopped';
     const waiting = (): boolean => this.phase() === null && (this.stored()?.blocks.length ?? 0) > 0;
     const free = (event: KeyboardEvent): boolean =>
       !(event.target instanceof Element && event.target.closest('button, a'));
@@ -211,6 +237,8 @@ export class RunPage {
         when: () => this.phase() === 'stopped',
         press: () => this.runner.end(),
       },
+      { keys: ['o'], does: 'Alone: it sits, one more', when: alone, press: () => this.solo.go(1) },
+      { keys: ['b'], does: 'Alone: it broke', when: alone, press: () => this.solo.broke() },
       { keys: ['c'], does: 'What can be changed', when: running, press: () => this.toggle('changes') },
       {
         keys: ['v'],
@@ -253,7 +281,7 @@ export class RunPage {
         keys: ['Escape'],
         does: 'Back to the sheet, before it starts',
         when: () => this.phase() === null && this.side() === null,
-        press: () => void this.router.navigate(['/sheets', this.id()]),
+        press: () => void this.router.navigate(this.text() ? ['/combos'] : ['/sheets', this.id()]),
       },
     ]);
   }

@@ -9,6 +9,7 @@ import {
   goTo,
   handOver,
   hold,
+  lastJump,
   livePaces,
   mostDeeds,
   notice,
@@ -18,6 +19,7 @@ import {
   sourceAt,
   stageBefore,
   stopNow,
+  takeJumpBack,
   takeUp,
   type Moment,
   type RunState,
@@ -49,6 +51,7 @@ import { Speaker } from './speaker';
  */
 const lookAheadMs = 90_000;
 const lookEveryMs = 100;
+const jumpNames = { back: 'gone back', forward: 'gone on', repeat: 'once more' } as const;
 /** Performs a sheet: looks at the clock, schedules what is heard, keeps what was done. */
 @Injectable()
 export class Runner {
@@ -82,6 +85,15 @@ export class Runner {
   readonly script = signal<Script | null>(null);
   private readonly scriptReady = toObservable(this.script).pipe(filter((script) => script !== null));
   private readonly cues = computed((): readonly SoundCue[] => this.script()?.sounds ?? []);
+  /** Whether the last press moved through the session; else it changed it. */
+  private readonly jumped = signal(false);
+  /** What can be taken back, in words. */
+  readonly last = computed(() => {
+    const state = this.state();
+    const jump = state && this.jumped() ? lastJump(state) : null;
+    if (state?.phase === 'held') return 'everyone with me';
+    return jump ? jumpNames[jump.what as keyof typeof jumpNames] : this.live.last();
+  });
   private nextCue = 0;
   private rate = 1;
   private frame = 0;
@@ -165,7 +177,9 @@ export class Runner {
 
   /** Changes what is to come, from now on; false where that changes nothing. */
   alter(pressed: Pressed): boolean {
-    return this.running() && this.live.change(pressed, this.moment());
+    if (!this.running() || !this.live.change(pressed, this.moment())) return false;
+    this.jumped.set(false);
+    return true;
   }
 
   /** So much faster, or slower, than now; within what a class is made to do. */
@@ -175,8 +189,13 @@ export class Runner {
     if (factor !== this.live.pace()) this.alter({ kind: 'pace', factor });
   }
 
+  /** Takes the last press back, whichever it was: a hold, a jump through the session, or a change of it. */
   undo(): void {
-    if (this.running()) this.live.undo(this.moment());
+    if (!this.running()) return;
+    const timeline = this.timeline();
+    if (this.state()?.phase === 'held') this.toggle();
+    else if (this.jumped() && timeline) this.change((state, now) => takeJumpBack(state, timeline, now));
+    else this.live.undo(this.moment());
   }
 
   private running(): boolean {
@@ -192,12 +211,15 @@ export class Runner {
   stageBack(): void {
     const [state, timeline, leaf] = [this.state(), this.timeline(), this.leaf()];
     const before = timeline && leaf ? stageBefore(timeline, leaf) : null;
-    if (state && timeline && before) this.set(goTo(state, timeline, before, this.source.now()));
+    if (!state || !timeline || !before) return;
+    this.set(goTo(state, timeline, before, this.source.now()));
+    this.jumped.set(true);
   }
 
   go(where: 'back' | 'forward' | 'repeat'): void {
     const timeline = this.timeline();
     if (timeline) this.change((state, now) => go(state, timeline, where, now));
+    this.jumped.set(true);
   }
 
   stopNow(): void {

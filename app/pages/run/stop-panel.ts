@@ -12,6 +12,7 @@ import { Runner } from './runner';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Stopped</h2>
+    <ng-content />
     <button type="button" matButton="filled" (click)="runner.toggle()"><mat-icon svgIcon="play" />Go on</button>
     <button type="button" matButton="outlined" (click)="runner.end()"><mat-icon svgIcon="stop" />End the run</button>
     @if (runner.entry(); as entry) {

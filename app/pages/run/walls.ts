@@ -105,7 +105,7 @@ export class Walls {
     (): RemotePanel => ({
       phase: this.runner.state()?.phase ?? null,
       pace: this.live.pace(),
-      last: this.live.last(),
+      last: this.runner.last(),
       resting: this.runner.leaf()?.block === 'rest',
       staged: (this.runner.leaf()?.stage ?? null) !== null,
       instead: this.instead(),

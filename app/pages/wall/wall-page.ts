@@ -13,12 +13,12 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { MatSlideToggle } from '@angular/material/slide-toggle';
 import { Router } from '@angular/router';
-import { codeOf, codeSchema, wallLimits, type Refusal, type Settings, type Showing } from '../../../core/index';
+import { codeOf, codeSchema, wallLimits, type Refusal, type Showing } from '../../../core/index';
 import { BoardView } from '../../parts/board/board-view';
-import { ChoiceField, type Choice } from '../../parts/fields/choice-field';
+import { ChoiceField } from '../../parts/fields/choice-field';
 import { TextField } from '../../parts/fields/text-field';
 import { Stage } from '../../parts/stage/stage';
-import { choiceOf, wallChoices } from '../../parts/stage/wall-choices';
+import { choiceOf, looks, wallChoices } from '../../parts/stage/wall-choices';
 import { SettingsService } from '../../services/settings.service';
 import { Follower } from '../../services/follower';
 
@@ -47,11 +47,7 @@ export class WallPage {
   private readonly router = inject(Router);
   readonly code = input<string>();
 
-  protected readonly looks: readonly Choice<Settings['look']>[] = [
-    { value: 'system', name: 'as the device' },
-    { value: 'dark', name: 'dark' },
-    { value: 'light', name: 'daylight' },
-  ];
+  protected readonly looks = looks;
   protected readonly typed = signal('');
   protected readonly ready = computed(() => codeOf(this.typed()).length === wallLimits.code);
   protected readonly why = computed(() => {

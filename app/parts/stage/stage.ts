@@ -59,6 +59,8 @@ export class Stage {
   readonly said = input('');
   /** Names under the codes. */
   readonly named = input(true);
+  /** A screen that has lost its line counts on alone: said calmly, without a sound, as large as its clock. */
+  readonly lost = input(false);
   /** Whether the breath is held in a rest. */
   readonly breathHeld = input(false);
   /** What the coach thinks where coaches disagree; the sheet's own word goes first. */

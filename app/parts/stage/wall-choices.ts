@@ -1,4 +1,5 @@
-import { lanesOf, wallViews, type Sheet, type Showing, type WallView } from '../../../core/index';
+import { lanesOf, wallViews, type Settings, type Sheet, type Showing, type WallView } from '../../../core/index';
+import type { Choice } from '../fields/choice-field';
 
 const names: Readonly<Record<WallView, string>> = {
   everything: 'everything',
@@ -29,3 +30,10 @@ export function choiceOf(choices: readonly WallChoice[], { view, lane }: Omit<Sh
     choices.findIndex((each) => each.view === view && each.lane === lane),
   );
 }
+
+/** How light a room is: dark, or in daylight. */
+export const looks: readonly Choice<Settings['look']>[] = [
+  { value: 'system', name: 'as the device' },
+  { value: 'dark', name: 'dark' },
+  { value: 'light', name: 'daylight' },
+];
