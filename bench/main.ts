@@ -8,6 +8,7 @@ import { benchFirstView } from './first-view';
 import { benchPages } from './pages';
 import { benchEditing } from './editing';
 import { benchKeystroke } from './keystroke';
+import { benchOnsets } from './onsets';
 import { benchWalls } from './walls';
 
 const port = 4398;
@@ -26,6 +27,7 @@ try {
   await benchWalls(port, () => Number(readFileSync(`/proc/${server.pid}/statm`, 'utf8').split(' ')[1]));
   await benchKeystroke(`http://localhost:${port}`);
   await benchEditing(`http://localhost:${port}`);
+  await benchOnsets(`http://localhost:${port}`);
   await benchFirstView(`http://localhost:${port}`);
 } finally {
   server.kill();

@@ -79,7 +79,12 @@ test('a coach, two walls and a remote: screens follow, the remote presses, the t
   for (const each of [page, wall, late]) await expect(each.getByRole('timer')).toHaveCount(1);
   for (const each of [wall, late]) await expect(each.getByRole('button', { name: /^(Pause|Stop)/ })).toHaveCount(0);
 
+  // A look at the sheet leaves the room open: walls stand still meanwhile, and the next run has the same code.
+  await page.keyboard.press('Alt+1');
+  await expect(wall.getByText('Paused').first()).toBeVisible();
+  await page.goto('/run/demo-hands-then-legs');
   await page.getByRole('button', { name: 'Show on walls' }).click();
+  await expect(page.getByRole('dialog', { name: 'Walls and remotes' }).getByText(`Code: ${code}`)).toBeVisible();
   await page.getByRole('button', { name: 'Close the room' }).click();
   for (const each of [wall, late, remote])
     await expect(each.getByText('The coach has closed this room.')).toBeVisible();

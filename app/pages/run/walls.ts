@@ -14,6 +14,7 @@ import {
   type ServerMessage,
   type Showing,
   type WallPlan,
+  setRunning,
   wallLimits,
 } from '../../../core/index';
 import { BookService } from '../../services/book.service';
@@ -131,7 +132,7 @@ export class Walls {
       .subscribe(() => {
         if (here()) this.sayState();
       });
-    inject(DestroyRef).onDestroy(() => this.close());
+    inject(DestroyRef).onDestroy(() => this.leave());
     this.room = roomOfTab();
     if (this.room.code !== undefined) this.open();
   }
@@ -150,6 +151,18 @@ export class Walls {
     line?.say({ kind: 'close' });
     line?.end();
     this.letGo();
+  }
+
+  /** The coach looks at something else: walls stand where the run stands, and the room waits for the next run of this tab. */
+  private leave(): void {
+    const line = this.line();
+    const state = line && line.offset() !== null ? this.runner.standsAt(line.now()) : null;
+    if (line && state) {
+      const phase = state.phase === 'over' ? 'over' : 'paused';
+      line.say({ kind: 'state', state: { ...state, phase, clock: setRunning(state.clock, false, line.now()) } });
+    }
+    line?.end();
+    this.line.set(null);
   }
 
   /** A new code; the old ones end. */

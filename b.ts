@@ -1,2 +1,0 @@
-import { benchPages } from './bench/pages';
-await benchPages();
