@@ -86,6 +86,16 @@ const views: readonly { name: string; path: string; prepare?: (page: Page) => Pr
     },
   },
   {
+    name: 'alone, where it broke',
+    path: '/solo?text=1%202%203b&name=Two%20and%20a%20hook',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start' }).click();
+      await page.getByText('Rung 1 of').waitFor();
+      await page.keyboard.press('b');
+      await page.getByRole('radio', { name: /^1 ·/ }).waitFor();
+    },
+  },
+  {
     name: 'sheet, text',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => page.getByRole('tab', { name: 'Text' }).click(),

@@ -67,16 +67,6 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'faults',
-    path: '/sheets/demo-first-watch',
-    prepare: async (page) => {
-      await page.locator('[data-row="demo-first-watch-b3"]').focus();
-      await page.getByRole('tab', { name: 'Faults' }).click();
-      await page.getByRole('button', { name: 'Add the mend of: Hand drops before the hook' }).click();
-      await page.locator('kt-piece-view .piece').nth(6).focus();
-    },
-  },
-  {
     name: 'library',
     path: '/sheets/demo-hands-then-legs',
     prepare: async (page) => {
@@ -161,6 +151,16 @@ const pictures: readonly Picture[] = [
       await page.getByRole('option', { name: 'rehearsal × 60' }).click();
       await page.getByRole('button', { name: 'Start' }).click();
       await page.locator('#over').waitFor({ timeout: 30_000 });
+    },
+  },
+  {
+    name: 'solo',
+    path: '/solo?text=1%202%203b%202%205%204&name=Ladder%20truck',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start' }).click();
+      await page.locator('kt-stage').waitFor();
+      for (let rung = 0; rung < 4; rung += 1) await page.keyboard.press('o');
+      await page.waitForTimeout(14_000);
     },
   },
   {
