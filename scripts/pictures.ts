@@ -25,6 +25,32 @@ async function coachOf(page: Page): Promise<{ readonly code: string; readonly re
   return { code: code.slice('Code: '.length), remote };
 }
 
+/** Starts a run and goes on to the first piece of a kind of block, where it looks on for some seconds. */
+async function runTo(page: Page, heading: RegExp, seconds: number): Promise<void> {
+  await page.getByRole('button', { name: 'Start' }).click();
+  await page.locator('kt-stage').waitFor();
+  for (let step = 0; step < 40; step += 1) {
+    await page.keyboard.press('ArrowRight');
+    if (heading.test((await page.getByRole('heading', { level: 1 }).textContent()) ?? '')) break;
+  }
+  await page.waitForTimeout(seconds * 1000);
+}
+
+/** A wall of the coach's run, and what it shows. */
+async function wallOf(page: Page, shows?: RegExp): Promise<void> {
+  const { code } = await coachOf(page);
+  await page.getByLabel('Code').fill(code);
+  await page.getByRole('button', { name: 'Join' }).click();
+  await page.getByRole('timer').waitFor();
+  if (shows) {
+    await page.getByRole('combobox', { name: 'Shows' }).click();
+    await page.getByRole('option', { name: shows }).first().click();
+  }
+  await page.waitForTimeout(5000);
+}
+
+const wallSize = { width: 1920, height: 1080 } as const;
+
 interface Picture {
   readonly name: string;
   readonly path: string;
@@ -48,14 +74,6 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'sheet-text',
-    path: '/sheets/demo-hands-then-legs',
-    prepare: async (page) => {
-      await page.getByRole('tab', { name: 'Text' }).click();
-      await page.locator('kt-block-view .head').nth(2).focus();
-    },
-  },
-  {
     name: 'sheet-glance',
     path: '/sheets/demo-hands-then-legs',
     dark: true,
@@ -64,18 +82,6 @@ const pictures: readonly Picture[] = [
       await page.locator('kt-glance svg').first().waitFor();
       await page.locator('kt-piece-view .piece').nth(3).focus();
       await page.keyboard.press('o');
-    },
-  },
-  {
-    name: 'library',
-    path: '/sheets/demo-hands-then-legs',
-    prepare: async (page) => {
-      await page.getByRole('tab', { name: 'Add' }).click();
-      await page.getByLabel('Search what to put in').fill('ladder');
-      await page
-        .getByRole('button', { name: /^Jab to four/ })
-        .first()
-        .focus();
     },
   },
   { name: 'combos', path: '/combos', prepare: (page) => page.locator('.list tr[mat-row]').first().waitFor() },
@@ -93,15 +99,6 @@ const pictures: readonly Picture[] = [
       await page.getByRole('tab', { name: 'Ball between cords' }).click();
       await page.getByRole('list', { name: 'What hits and what misses' }).waitFor();
       await page.waitForTimeout(900);
-    },
-  },
-  {
-    name: 'lanes',
-    path: '/sheets/demo-four-corners',
-    prepare: async (page) => {
-      await page.getByRole('tab', { name: 'Lanes' }).click();
-      await page.locator('.rundown').evaluate((list) => (list.scrollTop = 260));
-      await page.locator('kt-lane-versions .sum').nth(3).click();
     },
   },
   {
@@ -129,31 +126,6 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'run-change',
-    path: '/run/demo-hands-then-legs',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Start' }).click();
-      await page.locator('kt-stage').waitFor();
-      for (let step = 0; step < 8; step += 1) await page.keyboard.press('ArrowRight');
-      await page.waitForTimeout(1500);
-      await page.getByRole('button', { name: 'Change' }).click();
-      const panel = page.getByRole('dialog', { name: 'Change the session' });
-      await panel.getByRole('button', { name: '+ 30 s' }).click();
-      await panel.getByRole('button', { name: 'Slower' }).click();
-      await page.waitForTimeout(700);
-    },
-  },
-  {
-    name: 'run-over',
-    path: '/run/demo-ten-minutes',
-    prepare: async (page) => {
-      await page.getByRole('combobox', { name: 'Speed' }).click();
-      await page.getByRole('option', { name: 'rehearsal × 60' }).click();
-      await page.getByRole('button', { name: 'Start' }).click();
-      await page.locator('#over').waitFor({ timeout: 30_000 });
-    },
-  },
-  {
     name: 'solo',
     path: '/solo?text=1%202%203b%202%205%204&name=Ladder%20truck',
     prepare: async (page) => {
@@ -163,19 +135,18 @@ const pictures: readonly Picture[] = [
       await page.waitForTimeout(14_000);
     },
   },
+  { name: 'run-rest', path: '/run/demo-first-watch', prepare: (page) => runTo(page, /^Rest/, 3) },
+  { name: 'run-show', path: '/run/demo-first-watch', prepare: (page) => runTo(page, /^(Show|Watch)/, 6) },
+  { name: 'run-core', path: '/run/demo-first-watch', prepare: (page) => runTo(page, /^Core/, 3) },
   {
     name: 'wall',
     path: '/wall',
     dark: true,
-    size: { width: 1920, height: 1080 },
-    prepare: async (page) => {
-      const { code } = await coachOf(page);
-      await page.getByLabel('Code').fill(code);
-      await page.getByRole('button', { name: 'Join' }).click();
-      await page.locator('kt-stage kt-strike-staff').first().waitFor();
-      await page.waitForTimeout(5000);
-    },
+    size: wallSize,
+    prepare: (page) => wallOf(page),
   },
+  { name: 'wall-lane', path: '/wall', size: wallSize, prepare: (page) => wallOf(page, /^one lane/) },
+  { name: 'wall-clock', path: '/wall', dark: true, size: wallSize, prepare: (page) => wallOf(page, /^the clock/) },
   {
     name: 'remote',
     path: '/remote',

@@ -149,8 +149,11 @@ export class Stage {
   });
   /** The combination that a rest leads to, large; null where there is none to show. */
   protected readonly coming = computed(() => {
-    const leaf = this.leaf();
-    return leaf?.block === 'rest' && this.view() !== 'lane' ? (this.next()?.combination ?? null) : null;
+    const [leaf, next] = [this.leaf(), this.next()];
+    if (leaf?.block !== 'rest' || !next) return null;
+    if (this.view() !== 'lane') return next.combination;
+    const own = lanesNow(this.sheet(), this.timeline(), next, this.schools()).find(({ bag }) => bag === this.lane());
+    return own ? own.combination : next.combination;
   });
   /** The breath in a rest, in steps so that little is drawn anew; at rest where motion is to be little. */
   protected readonly breath = computed(() => {
