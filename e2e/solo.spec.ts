@@ -23,7 +23,9 @@ test('alone: a combination from the book is looped slowly, one more when it sits
   await page.keyboard.press('b');
   const stopped = page.getByRole('region', { name: 'Stopped' });
   await stopped.getByRole('radio', { name: /^3 ·/ }).click();
-  await expect(stopped.getByLabel('Note for next time')).toHaveValue(/^Sat: .* at 60 %\. Broke: .* at 70 %, at move 3 \(/);
+  await expect(stopped.getByLabel('Note for next time')).toHaveValue(
+    /^Sat: .* at 60 %\. Broke: .* at 70 %, at move 3 \(/,
+  );
   await stopped.getByRole('button', { name: 'Go on with one less' }).click();
   await expect(page.getByText('Rung 6 of')).toContainText('at 60 %');
   await page.keyboard.press('s');

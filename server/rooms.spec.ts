@@ -85,7 +85,10 @@ describe('rooms', () => {
     ]);
     host.say(plan);
     host.say({ kind: 'state', to: 'w2', state: null });
-    host.say({ kind: 'panel', panel: { phase: null, pace: 1, last: null, resting: false, staged: false, instead: [] } });
+    host.say({
+      kind: 'panel',
+      panel: { phase: null, pace: 1, last: null, resting: false, staged: false, instead: [] },
+    });
     expect([wall, other, remote].map(({ line }) => line.all('plan').length)).toEqual([1, 1, 1]);
     expect([wall, other, remote].map(({ line }) => line.all('state').length)).toEqual([0, 1, 0]);
     // What a coach changes is no wall's business.

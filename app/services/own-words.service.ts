@@ -18,6 +18,10 @@ export interface SpokenWords {
 
 const wholeNumber = 32_767;
 
+/** A voice is made anew only where it can say something else. `sameClips([], [])` → `true` */
+export const sameClips = (a: readonly SpokenWords[], b: readonly SpokenWords[]): boolean =>
+  a.length === b.length && a.every((clip, at) => clip === b[at]);
+
 /**
  * A coach's own words in the pack's voices: fetched once when somebody wants it, each wording rendered once, when it is
  * written, and kept. Whoever does not want it has everything as before.
@@ -32,8 +36,10 @@ export class OwnWordsService {
   readonly on = computed(() => this.settings.settings().ownWords);
   /** Everything that was rendered or read so far; clips of a wording that is said otherwise now are left aside. */
   private readonly known = signal<readonly (SpokenWords & { readonly key: string })[]>([]);
-  readonly spoken = computed((): readonly SpokenWords[] =>
-    this.on() ? this.known().filter(({ key, voice, words }) => key === this.keyOf(voice, words)) : [],
+  readonly spoken = computed(
+    (): readonly SpokenWords[] =>
+      this.on() ? this.known().filter(({ key, voice, words }) => key === this.keyOf(voice, words)) : [],
+    { equal: sameClips },
   );
   /** Wordings that are waited for. */
   readonly left = signal(0);
@@ -102,10 +108,15 @@ export class OwnWordsService {
     return `${voice} ${pronounced(words, this.settings.settings().pronunciations)}`;
   }
 
+  /** Two wordings may come to be said alike: each is asked for, and one rendering serves both. */
+  private askedAs(voice: string, words: string): string {
+    return `${words}: ${this.keyOf(voice, words)}`;
+  }
+
   private render(voice: string, all: readonly string[]): void {
-    const fresh = all.filter((words) => words !== '' && !this.asked.has(this.keyOf(voice, words)));
+    const fresh = all.filter((words) => words !== '' && !this.asked.has(this.askedAs(voice, words)));
     if (fresh.length === 0) return;
-    for (const words of fresh) this.asked.add(this.keyOf(voice, words));
+    for (const words of fresh) this.asked.add(this.askedAs(voice, words));
     this.left.update((left) => left + fresh.length);
     this.work = this.work.then(() => this.renderAll(voice, fresh));
   }
@@ -119,7 +130,7 @@ export class OwnWordsService {
         if (samples.length > 0) made.push({ voice, words, samples, key });
       } catch (thrown) {
         // As before then: the device's voice, or the screen. Asked for again with the next change.
-        this.asked.delete(key);
+        this.asked.delete(this.askedAs(voice, words));
         this.fault.set(
           `“${words}” could not be spoken: ${thrown instanceof Error ? thrown.message : 'no reason given'}.`,
         );

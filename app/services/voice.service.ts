@@ -13,7 +13,7 @@ import {
   type Voice,
   type VoicePack,
 } from '../../core/index';
-import { OwnWordsService } from './own-words.service';
+import { OwnWordsService, sameClips } from './own-words.service';
 import { SettingsService } from './settings.service';
 
 const folder = 'voice/';
@@ -37,7 +37,9 @@ export class VoiceService {
     (): Voice | null => this.pack()?.voices.find(({ id }) => id === this.settings.settings().voice) ?? null,
   );
   /** The coach's own words in that voice. */
-  private readonly own = computed(() => this.ownWords.spoken().filter(({ voice }) => voice === this.packed()?.id));
+  private readonly own = computed(() => this.ownWords.spoken().filter(({ voice }) => voice === this.packed()?.id), {
+    equal: sameClips,
+  });
   private readonly rate = computed(() => this.pack()?.rate ?? usualRate);
   /** The chosen voice with all it can say; null for the device's own, for none, or before the pack is read. */
   readonly voice = computed((): Voice | null => {

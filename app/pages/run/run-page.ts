@@ -30,6 +30,7 @@ import { RunKeeper } from './run-keeper';
 import { MediaKeys } from './media-keys';
 import { SoundCheck } from './sound-check';
 import { RunSensors } from './run-sensors';
+import { RunSounds } from './run-sounds';
 import { RunSource } from './run-source';
 import { Runner } from './runner';
 import { Solo } from './solo';
@@ -62,7 +63,7 @@ import { NoticeService } from '../../services/notice.service';
     StopPanel,
     WallsPanel,
   ],
-  providers: [Runner, RunEntry, RunKeeper, RunSensors, RunSource, Live, Speaker, Walls, MediaKeys, Solo],
+  providers: [Runner, RunEntry, RunKeeper, RunSensors, RunSounds, RunSource, Live, Speaker, Walls, MediaKeys, Solo],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-page.html',
   styleUrl: './run-page.scss',

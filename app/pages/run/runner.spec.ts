@@ -9,6 +9,7 @@ import { Live } from './live';
 import { RunEntry } from './run-entry';
 import { RunKeeper } from './run-keeper';
 import { RunSensors } from './run-sensors';
+import { RunSounds } from './run-sounds';
 import { RunSource } from './run-source';
 import { Runner } from './runner';
 import { Speaker } from './speaker';
@@ -51,6 +52,7 @@ describe('the runner', () => {
         RunEntry,
         RunKeeper,
         RunSensors,
+        RunSounds,
         RunSource,
         Live,
         Speaker,

@@ -3,7 +3,6 @@ import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { filter, firstValueFrom } from 'rxjs';
 import {
   begin,
-  dueFrom,
   endRun,
   go,
   goTo,
@@ -16,7 +15,6 @@ import {
   pause,
   positionOf,
   resume,
-  sourceAt,
   stageBefore,
   stopNow,
   takeJumpBack,
@@ -26,7 +24,6 @@ import {
   type SessionTime,
   type Script,
   type Sheet,
-  type SoundCue,
   type SourceTime,
   type UnfinishedRun,
   whereIs,
@@ -42,14 +39,10 @@ import { Live, type Pressed } from './live';
 import { RunEntry } from './run-entry';
 import { RunKeeper } from './run-keeper';
 import { RunSensors } from './run-sensors';
+import { RunSounds } from './run-sounds';
 import { RunSource } from './run-source';
 import { Speaker } from './speaker';
 
-/**
- * Sounds are put on the audio clock this long ahead: browsers let a hidden page's timers run once a minute, and a session
- * must be heard all the same.
- */
-const lookAheadMs = 90_000;
 const lookEveryMs = 100;
 const jumpNames = { back: 'gone back', forward: 'gone on', repeat: 'once more' } as const;
 /** Performs a sheet: looks at the clock, schedules what is heard, keeps what was done. */
@@ -79,12 +72,12 @@ export class Runner {
   private readonly entries = inject(RunEntry);
   readonly entry = this.entries.entry.asReadonly();
   private readonly speaker = inject(Speaker);
+  private readonly sounds = inject(RunSounds);
   readonly said = this.speaker.said;
 
   /** The script as the worker has made it, and the sheet that it is of. */
   readonly script = signal<Script | null>(null);
   private readonly scriptReady = toObservable(this.script).pipe(filter((script) => script !== null));
-  private readonly cues = computed((): readonly SoundCue[] => this.script()?.sounds ?? []);
   /** Whether the last press moved through the session; else it changed it. */
   private readonly jumped = signal(false);
   /** What can be taken back, in words. */
@@ -94,7 +87,6 @@ export class Runner {
     if (state?.phase === 'held') return 'everyone with me';
     return jump ? jumpNames[jump.what as keyof typeof jumpNames] : this.live.last();
   });
-  private nextCue = 0;
   private rate = 1;
   private frame = 0;
 
@@ -161,8 +153,8 @@ export class Runner {
 
   private goBy(script: Script): void {
     this.script.set(script);
-    this.speaker.goBy(script);
-    if (this.state() && this.state()?.phase !== 'over') this.replan();
+    this.sounds.goBy(script);
+    if (this.state() && this.state()?.phase !== 'over') this.sounds.replan(this.state());
   }
 
   toggle(): void {
@@ -253,20 +245,9 @@ export class Runner {
   private set(state: RunState): void {
     this.state.set(state);
     this.source.read();
-    this.replan();
-    this.schedule();
+    this.sounds.replan(this.state());
+    this.sounds.schedule(state, this.rate);
     this.settle(state);
-  }
-
-  /** Silences what is on the clock and goes on from a moment; from now, unless some of what was missed is to be looked at. */
-  private replan(from?: SessionTime): void {
-    this.sound.silence();
-    const state = this.state();
-    const at = state ? positionOf(state, this.source.source()) : 0;
-    const since = Math.min(from ?? at, at) - 1;
-    const next = this.cues().findIndex((cue) => cue.at >= since && cue.breaksBefore >= (state?.breaksPassed ?? 0));
-    this.nextCue = next < 0 ? this.cues().length : next;
-    this.speaker.from(at);
   }
 
   /** What follows from any new state, whoever made it. */
@@ -290,7 +271,8 @@ export class Runner {
       this.settle(noticed);
     }
     this.sensors.look(before, timeline, this.position());
-    this.schedule();
+    const now = this.state();
+    if (now) this.sounds.schedule(now, this.rate);
     this.announce();
     this.keep(false);
   }
@@ -299,7 +281,7 @@ export class Runner {
   private noticeJump(): void {
     const from = this.source.jumpedFrom();
     const state = this.state();
-    if (from !== null && state?.phase === 'running') this.replan(positionOf(state, from));
+    if (from !== null && state?.phase === 'running') this.sounds.replan(state, positionOf(state, from));
   }
 
   /** The session goes on without a jump where its clock is taken away or comes back. */
@@ -308,27 +290,7 @@ export class Runner {
     if (!clock) return;
     this.state.set({ ...state, clock });
     this.source.read();
-    this.replan();
-  }
-
-  /** Puts what is heard soon on the audio clock; nothing from behind an open break that has not been passed. */
-  private schedule(): void {
-    const state = this.state();
-    if (state?.phase !== 'running' || !this.source.onAudio) return;
-    const at = positionOf(state, this.source.source());
-    const until = at + lookAheadMs * this.rate;
-    // What was missed while nobody looked is not fired together: one cue tells how things stand.
-    const { late, next } = dueFrom(this.cues(), this.nextCue, at, state.breaksPassed);
-    this.nextCue = next;
-    if (late) this.sound.playAt(late.kind, this.source.source());
-    for (
-      let cue = this.cues()[this.nextCue];
-      cue && cue.at <= until && cue.breaksBefore <= state.breaksPassed;
-      cue = this.cues()[(this.nextCue += 1)]
-    )
-      this.sound.playAt(cue.kind, sourceAt(state.clock, cue.at));
-    // In a rehearsal nothing is spoken: words cannot be hurried.
-    if (this.rate === 1) this.speaker.plan(state, this.source.source(), lookAheadMs);
+    this.sounds.replan(this.state());
   }
 
   /** The words of the moment, on the screen and where no clip says them. */

@@ -1,0 +1,231 @@
+import type { Page } from '@playwright/test';
+
+/** Opens a room in Run; its code, and the address of its remote. */
+async function openRoom(page: Page): Promise<{ readonly code: string; readonly remote: string }> {
+  await page.getByRole('button', { name: 'Show on walls' }).click();
+  const code = (await page.getByText(/^Code: /).textContent()) ?? '';
+  await page.getByRole('button', { name: 'Show its QR code' }).click();
+  const remote = (await page.getByText(/\/remote#/).textContent()) ?? '';
+  return { code: code.slice('Code: '.length), remote };
+}
+
+/** A coach in another tab, with a room that is open. */
+async function coachWithRoom(page: Page) {
+  const coach = await page.context().newPage();
+  await coach.goto('/run/demo-four-corners');
+  return { ...(await openRoom(coach)), coach };
+}
+
+/** Every view, and how to get it into its states. */
+export const views: readonly { name: string; path: string; prepare?: (page: Page) => Promise<void> }[] = [
+  { name: 'sheets', path: '/sheets' },
+  {
+    name: 'sheet',
+    path: '/sheets/demo-hands-then-legs',
+    prepare: async (page) => {
+      await page.locator('kt-block-view').first().waitFor();
+      await page.getByLabel('Type a combination').fill('1 2 4 ro 3');
+    },
+  },
+  {
+    name: 'combos',
+    path: '/combos',
+    prepare: async (page) => {
+      await page.getByLabel('Choose Turnout').check();
+      await page.getByLabel('Choose Two bells').check();
+      await page.getByRole('button', { name: 'Compare the two' }).click();
+    },
+  },
+  {
+    name: 'combination',
+    path: '/combos',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Two bells/ }).click();
+    },
+  },
+  {
+    name: 'sheet, tapping along',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Class and numbers' }).click();
+      await page.locator('kt-piece-view .piece').nth(3).focus();
+      await page.getByRole('button', { name: 'Tap along' }).click();
+    },
+  },
+  { name: 'run, before', path: '/run/demo-first-watch' },
+  {
+    name: 'run, running',
+    path: '/run/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start' }).click();
+      for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
+      await page.locator('kt-stage').waitFor();
+    },
+  },
+  {
+    name: 'run, changing',
+    path: '/run/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start' }).click();
+      await page.locator('kt-stage').waitFor();
+      await page.keyboard.press('c');
+      await page.keyboard.press('h');
+      await page.getByRole('dialog', { name: 'Change the session' }).waitFor();
+    },
+  },
+  {
+    name: 'run, over',
+    path: '/run/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start' }).click();
+      await page.locator('kt-stage').waitFor();
+      await page.keyboard.press('s');
+      await page.keyboard.press('x');
+      await page.locator('#over').waitFor();
+    },
+  },
+  {
+    name: 'alone, where it broke',
+    path: '/solo?text=1%202%203b&name=Two%20and%20a%20hook',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Start' }).click();
+      await page.getByText('Rung 1 of').waitFor();
+      await page.keyboard.press('b');
+      await page.getByRole('radio', { name: /^1 ·/ }).waitFor();
+    },
+  },
+  {
+    name: 'sheet, text',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => page.getByRole('tab', { name: 'Text' }).click(),
+  },
+  {
+    name: 'sheet, glance',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Glance' }).click();
+      await page.locator('kt-glance svg').first().waitFor();
+    },
+  },
+  {
+    name: 'sheet, whole and options',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Whole' }).click();
+      await page.getByRole('button', { name: 'easier' }).click();
+      await page.locator('kt-piece-view .piece').nth(4).focus();
+      await page.keyboard.press('o');
+      await page.keyboard.press('Space');
+    },
+  },
+  {
+    name: 'sheets, picking',
+    path: '/sheets',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'From a template' }).click();
+      await page.getByLabel('Type and go').fill('1 2 jabb');
+      await page.getByLabel('Minutes', { exact: true }).fill('5');
+      await page.getByRole('button', { name: 'Draft', exact: true }).click();
+    },
+  },
+  {
+    name: 'sheet, picking, a field that is wrong',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Add' }).click();
+      await page.locator('kt-block-view .name').nth(2).click();
+      await page.getByLabel('How many times Round 1').fill('400');
+      await page.getByLabel('How many times Round 1').press('Enter');
+    },
+  },
+  {
+    name: 'sheet, a menu',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => page.getByRole('button', { name: /^More for Round 1/ }).click(),
+  },
+  {
+    name: 'keys',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.locator('kt-block-view').first().waitFor();
+      await page.keyboard.press('Shift+?');
+      await page.getByRole('dialog').waitFor();
+    },
+  },
+  {
+    name: 'a choice',
+    path: '/settings',
+    prepare: async (page) => {
+      await page.getByRole('combobox', { name: 'Who calls' }).click();
+      await page.getByRole('listbox').waitFor();
+    },
+  },
+  {
+    name: 'log',
+    path: '/log',
+    prepare: async (page) => {
+      await page
+        .getByRole('button', { name: /^Change the entry/ })
+        .first()
+        .click();
+    },
+  },
+  {
+    name: 'sheet, lanes',
+    path: '/sheets/demo-four-corners',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: 'Lanes' }).click();
+      await page
+        .getByRole('button', { name: /^Lanes/ })
+        .first()
+        .click();
+    },
+  },
+  { name: 'board', path: '/board/demo-four-corners' },
+  {
+    name: 'room',
+    path: '/room',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Wall bag, / }).focus();
+      await page.getByRole('button', { name: 'Kinds of your own' }).click();
+    },
+  },
+  { name: 'bench', path: '/bench' },
+  {
+    name: 'calls',
+    path: '/calls/demo-first-watch',
+    prepare: async (page) => {
+      await page.locator('[data-call]').nth(4).click();
+      await page.getByText('Phrasebook of this sheet').click();
+    },
+  },
+  { name: 'settings', path: '/settings' },
+  { name: 'run, walls', path: '/run/demo-four-corners', prepare: async (page) => void (await openRoom(page)) },
+  { name: 'wall, joining', path: '/wall' },
+  {
+    name: 'wall',
+    path: '/wall',
+    prepare: async (page) => {
+      const { code, coach } = await coachWithRoom(page);
+      await page.getByLabel('Code').fill(code);
+      await page.getByRole('button', { name: 'Join' }).click();
+      await coach.keyboard.press('Escape');
+      await coach.keyboard.press('Space');
+      for (let step = 0; step < 6; step += 1) await coach.keyboard.press('ArrowRight');
+      await page.locator('kt-stage kt-strike-staff').first().waitFor();
+    },
+  },
+  {
+    name: 'remote',
+    path: '/remote',
+    prepare: async (page) => {
+      const { remote, coach } = await coachWithRoom(page);
+      await coach.keyboard.press('Escape');
+      await coach.keyboard.press('Space');
+      await page.goto(remote);
+      await page.reload();
+      await page.getByRole('button', { name: 'Everyone with me' }).waitFor();
+    },
+  },
+  { name: 'not found', path: '/nowhere' },
+];
