@@ -202,6 +202,28 @@ describe('the runner', () => {
     expect(sound.played.some(({ kind, at }) => kind === 'end bell' && at === 30_000)).toBeTrue();
   });
 
+  it('takes back what was pressed last: a change made in a hold, then the hold by going on, and a jump', async () => {
+    const { runner, sheet, go } = await setUp();
+    await runner.start(sheet, 1);
+    await go(2000);
+    runner.hold();
+    expect(runner.last()).toBe('everyone with me');
+    runner.alter({ kind: 'longer', ms: 30_000 });
+    expect(runner.last()).toBe('30 s more');
+    runner.undo();
+    expect([runner.last(), runner.state()?.phase]).toEqual([null, 'held']);
+    runner.toggle();
+    runner.hold();
+    runner.undo();
+    expect(runner.state()?.phase).toBe('running');
+    const before = Math.round(runner.position());
+    runner.go('forward');
+    expect([runner.last(), runner.position()]).toEqual(['gone on', 20_000]);
+    runner.undo();
+    expect(Math.round(runner.position())).toBe(before);
+    expect(runner.last()).toBeNull();
+  });
+
   it('takes a broken-off run up, paused at its second', async () => {
     const { runner, sheet } = await setUp();
     await runner.takeUp('a-run', { sheet, at: 12_345, breaksPassed: 0, deeds: [], rate: 1, seen: 0 });

@@ -78,13 +78,13 @@ export class Runner {
   /** The script as the worker has made it, and the sheet that it is of. */
   readonly script = signal<Script | null>(null);
   private readonly scriptReady = toObservable(this.script).pipe(filter((script) => script !== null));
-  /** Whether the last press moved through the session; else it changed it. */
-  private readonly jumped = signal(false);
+  /** What was pressed last: whatever that was is what can be taken back. */
+  private readonly pressed = signal<'change' | 'jump' | 'hold'>('change');
   /** What can be taken back, in words. */
   readonly last = computed(() => {
     const state = this.state();
-    const jump = state && this.jumped() ? lastJump(state) : null;
-    if (state?.phase === 'held') return 'everyone with me';
+    const jump = state && this.pressed() === 'jump' ? lastJump(state) : null;
+    if (state?.phase === 'held' && this.pressed() === 'hold') return 'everyone with me';
     return jump ? jumpNames[jump.what as keyof typeof jumpNames] : this.live.last();
   });
   private rate = 1;
@@ -164,13 +164,14 @@ export class Runner {
   /** Everyone with me: the clock waits, the feet do not. */
   hold(): void {
     this.change(hold);
+    this.pressed.set('hold');
     if (this.state()?.phase === 'held' && this.rate === 1) this.speaker.hold();
   }
 
   /** Changes what is to come, from now on; false where that changes nothing. */
   alter(pressed: Pressed): boolean {
     if (!this.running() || !this.live.change(pressed, this.moment())) return false;
-    this.jumped.set(false);
+    this.pressed.set('change');
     return true;
   }
 
@@ -185,8 +186,10 @@ export class Runner {
   undo(): void {
     if (!this.running()) return;
     const timeline = this.timeline();
-    if (this.state()?.phase === 'held') this.toggle();
-    else if (this.jumped() && timeline) this.change((state, now) => takeJumpBack(state, timeline, now));
+    const last = this.pressed();
+    this.pressed.set('change');
+    if (last === 'hold' && this.state()?.phase === 'held') this.toggle();
+    else if (last === 'jump' && timeline) this.change((state, now) => takeJumpBack(state, timeline, now));
     else this.live.undo(this.moment());
   }
 
@@ -205,13 +208,13 @@ export class Runner {
     const before = timeline && leaf ? stageBefore(timeline, leaf) : null;
     if (!state || !timeline || !before) return;
     this.set(goTo(state, timeline, before, this.source.now()));
-    this.jumped.set(true);
+    this.pressed.set('jump');
   }
 
   go(where: 'back' | 'forward' | 'repeat'): void {
     const timeline = this.timeline();
     if (timeline) this.change((state, now) => go(state, timeline, where, now));
-    this.jumped.set(true);
+    this.pressed.set('jump');
   }
 
   stopNow(): void {
