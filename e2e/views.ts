@@ -16,8 +16,19 @@ async function coachWithRoom(page: Page) {
   return { ...(await openRoom(coach)), coach };
 }
 
+/** A view in one of its states. */
+export interface ViewState {
+  readonly name: string;
+  readonly path: string;
+  readonly prepare?: (page: Page) => Promise<void>;
+  /** What is new in this state, where the rest of the page is looked at under another name. */
+  readonly part?: string;
+  /** Rows that are alike: the first thirty stand for all of them. */
+  readonly alike?: string;
+}
+
 /** Every view, and how to get it into its states. */
-export const views: readonly { name: string; path: string; prepare?: (page: Page) => Promise<void> }[] = [
+export const views: readonly ViewState[] = [
   { name: 'sheets', path: '/sheets' },
   {
     name: 'sheet',
@@ -96,11 +107,13 @@ export const views: readonly { name: string; path: string; prepare?: (page: Page
   },
   {
     name: 'sheet, text',
+    part: 'kt-side-panel',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => page.getByRole('tab', { name: 'Text' }).click(),
   },
   {
     name: 'sheet, glance',
+    part: 'kt-side-panel',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => {
       await page.getByRole('tab', { name: 'Glance' }).click();
@@ -140,11 +153,13 @@ export const views: readonly { name: string; path: string; prepare?: (page: Page
   },
   {
     name: 'sheet, a menu',
+    part: '.cdk-overlay-container',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => page.getByRole('button', { name: /^More for Round 1/ }).click(),
   },
   {
     name: 'keys',
+    part: '.cdk-overlay-container',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => {
       await page.locator('kt-block-view').first().waitFor();
@@ -154,6 +169,7 @@ export const views: readonly { name: string; path: string; prepare?: (page: Page
   },
   {
     name: 'a choice',
+    part: '.cdk-overlay-container',
     path: '/settings',
     prepare: async (page) => {
       await page.getByRole('combobox', { name: 'Who calls' }).click();
@@ -193,6 +209,7 @@ export const views: readonly { name: string; path: string; prepare?: (page: Page
   { name: 'bench', path: '/bench' },
   {
     name: 'calls',
+    alike: '[data-call]',
     path: '/calls/demo-first-watch',
     prepare: async (page) => {
       await page.locator('[data-call]').nth(4).click();
