@@ -193,3 +193,14 @@ describe('a show', () => {
     expect(Number.parseInt(taught.at(-1) ?? '')).toBeGreaterThan(25);
   });
 });
+
+describe('the breath of a rest, as it is said', () => {
+  // Trade page, section 6: in 2, out 4; a school holds for 3 in between, off unless it was chosen.
+  it('is held only where the coach has chosen that', () => {
+    const rest = readTempoText('round 1:00: 1 2\nrest 1:00\nround 1:00: 1 2').sheet;
+    const breaths = (breathHeld: boolean): string[] =>
+      scriptOf(rest, { breathHeld }).calls.flatMap(({ kind, say }) => (kind === 'breathing' ? [say] : []));
+    expect(breaths(false)).toEqual(['In for two, out for four']);
+    expect(breaths(true)).toEqual(['In for two, hold for three, out for four']);
+  });
+});
