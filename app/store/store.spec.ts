@@ -22,3 +22,23 @@ describe('storage that is refused', () => {
     expect(store.keeping().where).toBe('tab');
   });
 });
+
+describe('storage that has ended with its page', () => {
+  it('neither answers nor fails: whoever asked is gone', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const store = TestBed.inject(Store);
+    await store.database();
+    let told = 'nothing';
+    void store
+      .read(({ sheets }) => {
+        TestBed.resetTestingModule();
+        return sheets.toArray();
+      })
+      .then(
+        () => (told = 'an answer'),
+        () => (told = 'a failure'),
+      );
+    await new Promise((next) => setTimeout(next, 200));
+    expect(told).toBe('nothing');
+  });
+});

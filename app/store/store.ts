@@ -134,7 +134,13 @@ export class Store {
 
   /** Asks once. */
   async read<T>(question: (database: Database) => Promise<T>): Promise<T> {
-    return question(await this.database());
+    try {
+      return await question(await this.database());
+    } catch (thrown) {
+      // Whoever asked goes with the application: nothing is answered any more, and nothing has failed.
+      if (this.over) return new Promise<never>(() => undefined);
+      throw thrown;
+    }
   }
 
   /**
