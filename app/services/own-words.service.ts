@@ -161,6 +161,9 @@ export class OwnWordsService {
   private end(): void {
     this.helper?.end();
     this.helper = null;
+    // What was asked of it is answered no more: nobody waits for that.
+    this.work = Promise.resolve();
+    this.left.set(0);
     this.asked.clear();
     this.known.set([]);
   }

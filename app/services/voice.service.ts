@@ -51,8 +51,14 @@ export class VoiceService {
   private readonly decoded = signal<AudioBuffer | null>(null);
   /** The chosen voice's recording, once it is decoded, with the coach's own words where the voice has them. */
   readonly recording = computed((): AudioBuffer | null => {
-    const [decoded, voice, own] = [this.decoded(), this.voice(), this.own()];
-    if (!decoded || !voice || own.length === 0) return decoded;
+    const decoded = this.decoded();
+    return decoded && this.withOwn(decoded);
+  });
+
+  /** A recording with the coach's own words behind it, where the voice says that they are. */
+  private withOwn(decoded: AudioBuffer): AudioBuffer {
+    const [voice, own] = [this.voice(), this.own()];
+    if (!voice || own.length === 0) return decoded;
     const place = (ms: Milliseconds): number => Math.round((ms / 1000) * decoded.sampleRate);
     const length = Math.max(decoded.length, place(endOf(voice)) + 1);
     const whole = new AudioBuffer({ length, sampleRate: decoded.sampleRate, numberOfChannels: 1 });
@@ -60,7 +66,7 @@ export class VoiceService {
     for (const { words, samples } of own)
       whole.copyToChannel(new Float32Array(samples), 0, place(voice.clips[words]?.[0] ?? 0));
     return whole;
-  });
+  }
 
   /** Whose words, how much, and how long they take: by the clips, where a recorded voice speaks. */
   readonly wishes = computed((): ScriptWishes => {
@@ -94,10 +100,9 @@ export class VoiceService {
     const packed = this.packed();
     const decoded = packed && (await this.record(packed));
     if (!decoded) return null;
-    this.decoded.set(decoded);
     await this.ownWords.settled();
-    const [voice, recording] = [this.voice(), this.recording()];
-    return voice && recording ? { voice, samples: recording.getChannelData(0) } : null;
+    const voice = this.voice();
+    return voice && { voice, samples: this.withOwn(decoded).getChannelData(0) };
   }
 
   private record(voice: Voice): Promise<AudioBuffer | null> {

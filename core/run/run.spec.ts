@@ -261,6 +261,13 @@ describe('a jump that is taken back', () => {
     expect(positionOf(back, 26_000) - positionOf(back, 25_000)).toBe(1000);
   });
 
+  it('leaves an open break again that it led into', () => {
+    const inBreak = go(started, session, 'forward', at(95_000));
+    expect(inBreak.phase).toBe('break');
+    const back = takeJumpBack(inBreak, session, at(99_000));
+    expect([back.phase, back.breaksPassed, Math.round(positionOf(back, 100_000))]).toEqual(['running', 0, 96_000]);
+  });
+
   it('is nothing where nothing was jumped; a hold between does not hide it', () => {
     expect(lastJump(started)).toBeNull();
     expect(takeJumpBack(started, session, at(5000))).toBe(started);

@@ -187,7 +187,7 @@ export function goTo(state: RunState, timeline: Timeline, leaf: Leaf, now: Momen
 
 /** What was pressed last of what moves through the session; null where that was nothing, or the run is over. */
 export function lastJump({ phase, deeds }: RunState): Deed | null {
-  const last = deeds.findLast(({ what }) => what !== 'pause' && what !== 'hold' && what !== 'resume');
+  const last = deeds.findLast(({ what }) => !['pause', 'hold', 'resume', 'break'].includes(what));
   const jumped = last?.what === 'back' || last?.what === 'forward' || last?.what === 'repeat';
   return jumped && phase !== 'over' ? last : null;
 }
@@ -200,7 +200,10 @@ export function takeJumpBack(state: RunState, timeline: Timeline, now: Moment): 
   const to = Math.min(jumped.from, timeline.ms);
   const breaksPassed = timeline.leaves.filter((leaf) => leaf.open && leaf.at < to).length;
   const deeds = deed(state, to < at ? 'back' : 'forward', at, to, now.wall);
-  return { ...state, clock: setTo(state.clock, to, now.source), breaksPassed, deeds };
+  // An open break that it led into is left again; what somebody has stopped stays so.
+  const still = stands.has(state.phase);
+  const clock = setRunning(setTo(state.clock, to, now.source), !still, now.source);
+  return { phase: still ? state.phase : 'running', clock, breaksPassed, deeds };
 }
 
 /** Stops everything at once; it can go on, or be ended (`endRun`). */

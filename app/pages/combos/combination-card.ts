@@ -12,8 +12,6 @@ import {
 import { MatRadioModule } from '@angular/material/radio';
 import { TextField } from '../../parts/fields/text-field';
 import { MatButtonModule } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
-import { RouterLink } from '@angular/router';
 import {
   bagKinds,
   bookEntrySchema,
@@ -37,11 +35,12 @@ import { orNothing, ChoiceField } from '../../parts/fields/choice-field';
 import { KeysService, type Shortcut } from '../../services/keys.service';
 import { SettingsService } from '../../services/settings.service';
 import { StaffEditor } from '../../parts/staff-editor/staff-editor';
+import { PractiseLink } from './practise-link';
 
 /** One combination of the book, open for editing: typed, or placed on the staff. Every good change is saved at once. */
 @Component({
   selector: 'kt-combination-card',
-  imports: [MatRadioModule, ChoiceField, TextField, MatButtonModule, MatIcon, RouterLink, StaffEditor],
+  imports: [MatRadioModule, ChoiceField, TextField, MatButtonModule, PractiseLink, StaffEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './combination-card.html',
   styleUrl: './combination-card.scss',

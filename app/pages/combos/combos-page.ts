@@ -7,7 +7,6 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { FileButton } from '../../parts/fields/file-button';
 import { TextField } from '../../parts/fields/text-field';
 import { MatIcon } from '@angular/material/icon';
-import { RouterLink } from '@angular/router';
 import { MatButtonModule } from '@angular/material/button';
 import {
   bagKinds,
@@ -42,6 +41,7 @@ import { CombinationCard } from './combination-card';
 import { CompareView } from './compare-view';
 import { UnreadList } from '../../parts/unread-list';
 import { MergePreview } from './merge-preview';
+import { PractiseLink } from './practise-link';
 import { NoticeService } from '../../services/notice.service';
 
 /** What is looked for, as the chips and fields have it; undefined where it does not matter. */
@@ -105,7 +105,7 @@ const rowHeights = { close: 56, roomy: 64 } as const;
     TextField,
     MatIcon,
     MatButtonModule,
-    RouterLink,
+    PractiseLink,
     StrikeStaff,
     CombinationCard,
     CompareView,

@@ -23,6 +23,7 @@ import { KeysService } from '../../services/keys.service';
 import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-run.service';
+import { freePress } from './free-press';
 import { Live } from './live';
 import { LivePanel } from './live-panel';
 import { RunEntry } from './run-entry';
@@ -204,11 +205,7 @@ export class RunPage {
     if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   }
 
-  /** A press by mouse or finger leaves the focus free, so that the space bar goes on meaning pause. */
-  protected press(event: MouseEvent, action: () => void): void {
-    if (event.detail > 0) (event.currentTarget as HTMLElement).blur();
-    action();
-  }
+  protected readonly press = freePress;
 
   private listenToKeys(): void {
     const running = (): boolean => this.phase() !== null && this.phase() !== 'over';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
+import { freePress } from './free-press';
 import { sayRung, Solo } from './solo';
 
 /** What an athlete alone presses: one more when it sits, one less, and where it broke. */
@@ -42,10 +43,5 @@ import { sayRung, Solo } from './solo';
 export class SoloBar {
   protected readonly solo = inject(Solo);
   protected readonly sayRung = sayRung;
-
-  /** The focus is free after a press, so that the space bar goes on meaning pause. */
-  protected press(event: MouseEvent, action: () => void): void {
-    if (event.detail > 0) (event.currentTarget as HTMLElement).blur();
-    action();
-  }
+  protected readonly press = freePress;
 }
