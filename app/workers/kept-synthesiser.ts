@@ -2,12 +2,12 @@
 const cacheName = 'keen-tempo-words';
 export const synthesiserAt = '/words/flite.wasm';
 
-/** The synthesiser as it was kept when it was first fetched; undefined where it was not, or where the browser keeps nothing. */
+/** The synthesiser as it was kept when it was first fetched; undefined where it was not, or where the browser keeps nothing. `await keptSynthesiser()` */
 export async function keptSynthesiser(): Promise<Response | undefined> {
   return 'caches' in globalThis ? (await caches.open(cacheName)).match(synthesiserAt) : undefined;
 }
 
-/** Keeps it for times without a network. */
+/** Keeps its bytes for times without a network; fails as the browser's cache does where there is no room. `await keepSynthesiser(bytes)` */
 export async function keepSynthesiser(bytes: BlobPart): Promise<void> {
   if (!('caches' in globalThis)) return;
   const headers = { 'content-type': 'application/wasm' };

@@ -39,7 +39,7 @@ export function drilled(leaf: Leaf, ways: readonly DrillWay[], ms: Milliseconds)
   });
 }
 
-/** A leaf without the calls that come before an answer, and the least stillness behind it, are over. */
+/** A leaf without the calls that come before an answer, and the least stillness behind it, are over. `afterAnswer(leaf, 61_300)` */
 export function afterAnswer(leaf: Leaf, answered: SessionTime): Leaf {
   if (!leaf.drill) return leaf;
   const from = answered + leaf.drill.gapLeastMs - leaf.at;
@@ -47,7 +47,7 @@ export function afterAnswer(leaf: Leaf, answered: SessionTime): Leaf {
   return drillCalls.length === leaf.drillCalls.length ? leaf : { ...leaf, drillCalls };
 }
 
-/** When the last answer of a leaf is over; null where nothing was called. */
+/** When the last answer of a leaf is over, on the session's clock; null where nothing was called. `answeredBy(leaf)` → `61_300` */
 export function answeredBy({ at, drillCalls }: Leaf): SessionTime | null {
   const last = drillCalls.at(-1);
   return last ? at + last.at + last.answerMs : null;

@@ -185,7 +185,7 @@ export function goTo(state: RunState, timeline: Timeline, leaf: Leaf, now: Momen
   return state.phase === 'over' || index < 0 ? state : jump(state, timeline, index, 'back', now);
 }
 
-/** What was pressed last of what moves through the session; null where that was nothing, or the run is over. */
+/** What was pressed last of what moves through the session; null where that was nothing, or the run is over. `lastJump(state)?.what` → `"forward"` */
 export function lastJump({ phase, deeds }: RunState): Deed | null {
   const last = deeds.findLast(({ what }) => !['pause', 'hold', 'resume', 'break'].includes(what));
   const jumped = last?.what === 'back' || last?.what === 'forward' || last?.what === 'repeat';
