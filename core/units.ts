@@ -31,3 +31,6 @@ export type Decibels = number;
 export type PerMinute = number;
 export type MetresPerSecond = number;
 export type Joules = number;
+/** A length as a share of the athlete's stature. */
+export type Statures = number;
+export type Degrees = number;

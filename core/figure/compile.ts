@@ -1,0 +1,162 @@
+/*
+ * A combination as motion. Begin at `motionOf`: it goes through the repetitions step by step, writes the keys of each move
+ * (`motions.ts`) onto tracks of hips, chest, feet and hands, and makes curves of them. The next move cuts the return of
+ * the last one, which is all the blending there is. Times are those of the mechanics: onsets, seams, pace.
+ */
+import type { LoopSettings } from '../mechanics/seams';
+import { onsets, stepMs, type Repetition } from '../mechanics/study';
+import type { Step } from '../mechanics/steps';
+import { moveKind } from '../moves/catalogue';
+import { familyOf, isStrike, type Move } from '../moves/move';
+import type { Milliseconds, PaceFactor } from '../units';
+import { curveThrough } from './curve';
+import { bodySide, frameBetween, startFrame, travelled, type Frame } from './frame';
+import { layHands } from './hands';
+import type { ContactPoint, Motion } from './motion';
+import { motions } from './motions';
+import type { BodyMotion, Hit } from './body-motion';
+import { breathe, newBody, playKeys, shuffle, stepTo, windUp, type Body } from './body';
+
+/** One repetition and when it begins. */
+export interface Performed {
+  readonly at: Milliseconds;
+  readonly repetition: Repetition;
+}
+
+export interface MotionOptions {
+  readonly pace?: PaceFactor;
+  /** The natural stance with level feet. */
+  readonly square?: boolean;
+  /** Whether the feet come back to the first stance in the breath between repetitions. */
+  readonly otherStance?: LoopSettings['otherStance'];
+  /** How long it goes on; to the end of the last repetition unless said. */
+  readonly until?: Milliseconds;
+}
+
+/** A step that is being laid out. */
+interface Laying {
+  readonly step: Step;
+  readonly at: Milliseconds;
+  readonly pace: PaceFactor;
+  readonly index: number;
+}
+
+/** A move that is no more than shown: its keys go a third of the way. */
+function shownOnly(motion: Motion): Motion {
+  return { ...motion, hit: null, keys: motion.keys.filter(({ at }) => at <= (motion.hit?.at ?? 1)) };
+}
+
+/** How a move looks where it stands: on its side, at its height, as thrown or only shown. */
+export function motionOfMove(move: Move): Motion {
+  const motion = motions[move.id](move.side ?? 'lead', move.target);
+  return move.feint ? shownOnly(motion) : motion;
+}
+
+function limbOf(frame: Frame, move: Move, point: ContactPoint): Hit['limb'] {
+  const side = bodySide(frame, move.side ?? 'lead');
+  return `${side} ${point === 'hand' || point === 'elbow' ? 'hand' : 'leg'}`;
+}
+
+/** Lays out one move, alone or beside the foot move it is joined with. */
+function layMove(body: Body, move: Move, laying: Laying, from: Frame, to: Frame, feetTaken: boolean): void {
+  const motion = motionOfMove(move);
+  const kind = moveKind(move.id);
+  const ms = (move.feint ? moveKind('step-in').ms : kind.ms) / laying.pace;
+  const frameAt = (share: number): Frame =>
+    from === to ? from : frameBetween(from, to, Math.min(1, (share * ms * laying.pace) / stepMs(laying.step)));
+  playKeys(body, motion, { at: laying.at, ms, frameAt, after: to, move, feetTaken });
+  if (motion.hit && isStrike(move)) {
+    const { at, point } = motion.hit;
+    body.hits.push({
+      at: laying.at + at * ms,
+      step: laying.index,
+      move,
+      point,
+      limb: limbOf(from, move, point),
+      body: bodySide(from, move.side ?? 'lead'),
+      frame: frameAt(at),
+    });
+  }
+}
+
+function layStep(body: Body, laying: Laying): void {
+  const { step, at, pace } = laying;
+  const moves = step.content.filter((each): each is Move => each.kind === 'move');
+  if (moves.length === 0) {
+    shuffle(body, at, stepMs(step) / pace);
+    return;
+  }
+  const from = body.frame;
+  const goer = moves.find((move) => !move.feint && motions[move.id](move.side ?? 'lead', move.target).travel);
+  const travel = goer && motionOfMove(goer).travel;
+  const to = travel ? travelled(from, travel) : from;
+  if (travel) {
+    stepTo(body, to, at, stepMs(step) / pace, travel, moves.length === 1);
+    body.frame = to;
+  }
+  for (const move of moves) if (move !== goer) layMove(body, move, laying, from, to, travel !== undefined);
+}
+
+/** What happens in the seam before a step: a missing step is taken, what must be wound up again is. */
+function laySeam(body: Body, repetition: Repetition, index: number, end: Milliseconds, onset: Milliseconds): void {
+  const seam = repetition.seams[index - 1];
+  if (seam?.verdict === 'step') {
+    const travel = { forward: 0.05, first: 'lead' } as const;
+    const to = travelled(body.frame, travel);
+    stepTo(body, to, end, onset - end, travel, false);
+    body.frame = to;
+  }
+  const next = (repetition.walk.steps[index] ?? repetition.walk.steps[0])?.step.content.find((each): each is Move => each.kind === 'move');
+  if (seam?.verdict === 'reload' && next?.side && familyOf(next) === 'punch') windUp(body, next.side, onset);
+}
+
+/** A breath: a light bounce in guard, and the feet back where they began. */
+function layBreath(body: Body, home: Frame, at: Milliseconds, ms: Milliseconds, reset: boolean): void {
+  const back = home.lead === body.frame.lead || !reset ? body.frame.lead : home.lead;
+  const turns = 2 * Math.PI * Math.round(body.frame.heading / (2 * Math.PI));
+  const to: Frame = { ...home, heading: turns, lead: back };
+  const far =
+    Math.hypot(body.frame.origin[0], body.frame.origin[2]) > 1e-6 ||
+    back !== body.frame.lead ||
+    Math.abs(turns - body.frame.heading) > 1e-6;
+  if (far && ms >= 500) {
+    const hops = back !== body.frame.lead;
+    stepTo(body, to, at + 0.1 * ms, Math.min(ms * 0.8, 700), { first: 'rear', ...(hops && { trades: 'hop' }) }, true);
+    body.frame = to;
+  }
+  breathe(body, at, ms);
+}
+
+/**
+ * Repetitions as motion, in an orthodox (or square) stance; a southpaw's is the mirror of the mirrored combination
+ * (`figureOf`). Pure; the same for the same repetitions.
+ * @example motionOf([{ at: 0, repetition: study(combination).turns[0] }]).hits[0].at // 150
+ */
+export function motionOf(performed: readonly Performed[], options: MotionOptions = {}): BodyMotion {
+  const pace = options.pace ?? 1;
+  const home = startFrame(options.square ?? false);
+  const body = newBody(home);
+  const begins = performed.map(({ at }) => at);
+  performed.forEach(({ at: begin, repetition }, time) => {
+    const starts = onsets(repetition).map((onset) => begin + onset / pace);
+    let end = begin;
+    repetition.walk.steps.forEach(({ step }, index) => {
+      const at = starts[index] ?? begin;
+      laySeam(body, repetition, index, end, at);
+      layStep(body, { step, at, pace, index });
+      end = at + stepMs(step) / pace;
+    });
+    const done = begin + repetition.ms / pace;
+    laySeam(body, repetition, repetition.walk.steps.length, end, done);
+    const next = begins[time + 1] ?? options.until ?? done;
+    if (next - done > 1) layBreath(body, home, done, next - done, options.otherStance === 'reset');
+  });
+  const last = performed.at(-1);
+  const ms = options.until ?? (last ? last.at + last.repetition.ms / pace : 0);
+  const trunk = {
+    hips: curveThrough(body.hips),
+    chest: curveThrough(body.chest),
+    feet: { left: curveThrough(body.feet.left), right: curveThrough(body.feet.right) },
+  };
+  return { ...trunk, hands: layHands(trunk, body.handIntents, home), hits: body.hits, ms };
+}
