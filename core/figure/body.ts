@@ -1,6 +1,6 @@
 import type { Side } from '../moves/kind';
 import type { Move } from '../moves/move';
-import type { Milliseconds } from '../units';
+import type { Degrees, Milliseconds } from '../units';
 import type { Hit } from './body-motion';
 import {
   bodySide,
@@ -51,6 +51,9 @@ export function newBody(frame: Frame): Body {
   };
 }
 
+/** What one move may have at a time: of two that are joined, the other does without. */
+export type Group = 'trunk' | 'feet' | `${Side} hand`;
+
 /** When and where the keys of a move are played. */
 export interface Playing {
   readonly at: Milliseconds;
@@ -61,17 +64,59 @@ export interface Playing {
   /** Where they stand afterwards. */
   readonly after: Frame;
   readonly move: Move;
-  /** A foot move beside it has the feet. */
-  readonly feetTaken: boolean;
+  /** What another move beside it has. */
+  readonly taken: ReadonlySet<Group>;
 }
 
 /** Hips go ahead of the chest, and the chest of the hand: power comes from the floor (trial: 15 to 35 ms). */
 const hipsAhead: Milliseconds = 25;
+/** What has landed stays a moment (trial: about 40 ms until it is seen to go back). */
+const hold: Milliseconds = 20;
 /** A hard strike is wound up further, a light one not at all (house value). */
 const hardWindUp = 1.35;
 
-/** Keys of a strike with its force: how far it is wound up before it lands. */
-function forced(motion: Motion, force: Move['force']): readonly Key[] {
+/** A feint goes this share of the way, and turns the body no further than this (house values). */
+const shownShare = 0.5;
+const shownTurn: Degrees = 22;
+
+/** What is only shown of a move: a leg is drawn up, everything else goes part of the way, and nobody spins. */
+function shown(motion: Motion): readonly Key[] {
+  const lands = motion.hit?.at ?? 1;
+  const part = (from: number, to: number | undefined): number =>
+    from + Math.max(-shownTurn, Math.min(shownTurn, ((to ?? from) - from) * shownShare));
+  const near = (from: number, to: number | undefined): number => from + ((to ?? from) - from) * shownShare;
+  const drawn = motion.keys.find((key) => sides.some((side) => key.feet?.[side]?.leg));
+  return motion.keys
+    .filter(({ at }) => (drawn ? at <= drawn.at : at <= lands))
+    .map((key): Key => {
+      const { hips, chest, hands } = key;
+      return {
+        at: key.at,
+        ...(hips && {
+          hips: {
+            x: near(guard.hips.x, hips.x),
+            y: near(guard.hips.y, hips.y),
+            z: near(guard.hips.z, hips.z),
+            turn: part(guard.hips.turn, hips.turn),
+            tip: near(0, hips.tip),
+          },
+        }),
+        ...(chest && {
+          chest: {
+            turn: part(guard.chest.turn, chest.turn),
+            lean: near(guard.chest.lean, chest.lean),
+            side: near(0, chest.side),
+          },
+        }),
+        ...(hands && !motion.spins && { hands }),
+        ...(drawn && key.feet && { feet: key.feet }),
+      };
+    });
+}
+
+/** Keys of a move as it is done: how far a strike is wound up before it lands, what is only shown of a feint. */
+function keysOf(motion: Motion, { force, feint }: Move): readonly Key[] {
+  if (feint) return shown(motion);
   if (!force || !motion.hit) return motion.keys;
   const lands = motion.hit.at;
   return motion.keys.flatMap((key): Key[] => {
@@ -119,29 +164,33 @@ function hipOf([x = 0, y = 0, z = 0, turn = 0, tip = 0]: readonly number[], body
 
 /** Writes the keys of a move onto the tracks. */
 export function playKeys(body: Body, motion: Motion, playing: Playing): void {
-  const { at, ms, frameAt, after, feetTaken, move } = playing;
-  const keys = forced(motion, move.force);
-  if (keys.some(({ hips }) => hips)) begin(body.hips, at);
-  if (keys.some(({ chest }) => chest)) begin(body.chest, at);
+  const { at, ms, frameAt, after, taken, move } = playing;
+  const keys = keysOf(motion, move);
+  const turns = !taken.has('trunk') && keys.some(({ hips }) => hips);
+  const leans = !taken.has('trunk') && keys.some(({ chest }) => chest);
+  if (turns) begin(body.hips, at);
+  if (leans) begin(body.chest, at);
   let hips: HipsKey = guard.hips;
   let chest: Required<NonNullable<Key['chest']>> = guard.chest;
   for (const key of keys) {
     const when = at + key.at * ms;
     const frame = frameAt(key.at);
-    if (key.hips) {
+    if (key.hips && turns) {
       hips = { ...hips, ...key.hips };
       put(body.hips, Math.max(at + 0.6 * (when - at), when - hipsAhead), hipsRow(frame, hips));
+      if (motion.hit?.at === key.at) put(body.hips, when + hold, hipsRow(frame, hips));
     }
-    if (key.chest) {
+    if (key.chest && leans) {
       chest = { ...chest, ...key.chest };
       put(body.chest, when, chestRow(frame, chest));
+      if (motion.hit?.at === key.at) put(body.chest, when + hold, chestRow(frame, chest));
     }
   }
-  if (keys.some((key) => key.hips)) release(body.hips, at + motion.back * ms + hipsAhead, hipsRow(after, guard.hips));
-  if (keys.some((key) => key.chest)) release(body.chest, at + motion.back * ms + 2 * hipsAhead, chestRow(after, guard.chest));
+  if (turns) release(body.hips, at + motion.back * ms + hipsAhead, hipsRow(after, guard.hips));
+  if (leans) release(body.chest, at + motion.back * ms + 2 * hipsAhead, chestRow(after, guard.chest));
   for (const side of sides) {
-    playHand(body, side, keys, motion, playing);
-    if (!feetTaken) playFoot(body, side, keys, motion, playing);
+    if (!taken.has(`${side} hand`)) playHand(body, side, keys, motion, playing);
+    if (!taken.has('feet')) playFoot(body, side, keys, motion, playing);
   }
 }
 
@@ -154,8 +203,10 @@ function playHand(body: Body, side: Side, keys: readonly Key[], motion: Motion, 
   intents.push({ kind: 'begin', at });
   for (const key of own) {
     const hand = key.hands?.[side];
-    const lands = motion.hit?.at === key.at && side === (move.side ?? 'lead');
-    if (hand) intents.push({ kind: 'put', at: at + key.at * ms, frame: frameAt(key.at), key: hand, lands });
+    const lands = !move.feint && motion.hit?.at === key.at && side === (move.side ?? 'lead');
+    const way = move.feint ? shownShare : 1;
+    if (hand) intents.push({ kind: 'put', at: at + key.at * ms, frame: frameAt(key.at), key: hand, lands, way });
+    if (hand && lands) intents.push({ kind: 'put', at: at + key.at * ms + hold, frame: frameAt(key.at), key: hand, lands: false, way });
   }
   intents.push({ kind: 'release', at: at + motion.back * ms, frame: after, side: sideOf(after, which) });
 }
@@ -215,6 +266,7 @@ function playFoot(
         putAt(before.at + (key.at - before.at) * time, footBetween(before.foot, foot, way), hipsBetween(before.hips, hips, way));
     }
     putAt(key.at, foot, hips);
+    if (motion.hit?.at === key.at && foot.leg) putAt(key.at + (hold * 0.6) / ms, foot, hips);
     before = { at: key.at, foot, hips };
   }
   const goal = guardFootRow(after, which);
@@ -260,7 +312,7 @@ export function stepTo(
       );
     }
     put(track, at + until * ms, goal);
-    if (to.lead !== body.frame.lead)
+    if (to.lead !== body.frame.lead || to.heading !== body.frame.heading)
       body.handIntents[which].push({ kind: 'begin', at }, { kind: 'release', at: at + ms, frame: to, side: sideOf(to, which) });
   }
   if (!trunkToo) return;

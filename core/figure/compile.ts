@@ -7,15 +7,15 @@ import type { LoopSettings } from '../mechanics/seams';
 import { onsets, stepMs, type Repetition } from '../mechanics/study';
 import type { Step } from '../mechanics/steps';
 import { moveKind } from '../moves/catalogue';
-import { familyOf, isStrike, type Move } from '../moves/move';
+import { familyOf, isHandStrike, isStrike, type Move } from '../moves/move';
 import type { Milliseconds, PaceFactor } from '../units';
 import { curveThrough } from './curve';
-import { bodySide, frameBetween, startFrame, travelled, type Frame } from './frame';
+import { bodySide, frameBetween, handed, startFrame, travelled, type Frame } from './frame';
 import { layHands } from './hands';
 import type { ContactPoint, Motion } from './motion';
 import { motions } from './motions';
 import type { BodyMotion, Hit } from './body-motion';
-import { breathe, newBody, playKeys, shuffle, stepTo, windUp, type Body } from './body';
+import { breathe, newBody, playKeys, shuffle, stepTo, windUp, type Body, type Group } from './body';
 
 /** One repetition and when it begins. */
 export interface Performed {
@@ -41,15 +41,9 @@ interface Laying {
   readonly index: number;
 }
 
-/** A move that is no more than shown: its keys go a third of the way. */
-function shownOnly(motion: Motion): Motion {
-  return { ...motion, hit: null, keys: motion.keys.filter(({ at }) => at <= (motion.hit?.at ?? 1)) };
-}
-
-/** How a move looks where it stands: on its side, at its height, as thrown or only shown. */
-export function motionOfMove(move: Move): Motion {
-  const motion = motions[move.id](move.side ?? 'lead', move.target);
-  return move.feint ? shownOnly(motion) : motion;
+/** How a move looks where it stands: on its side, at its height. */
+function motionOfMove(move: Move): Motion {
+  return motions[move.id](move.side ?? 'lead', move.target);
 }
 
 function limbOf(frame: Frame, move: Move, point: ContactPoint): Hit['limb'] {
@@ -57,15 +51,19 @@ function limbOf(frame: Frame, move: Move, point: ContactPoint): Hit['limb'] {
   return `${side} ${point === 'hand' || point === 'elbow' ? 'hand' : 'leg'}`;
 }
 
-/** Lays out one move, alone or beside the foot move it is joined with. */
-function layMove(body: Body, move: Move, laying: Laying, from: Frame, to: Frame, feetTaken: boolean): void {
+/** Lays out one move, alone or beside the one it is joined with. */
+function layMove(body: Body, move: Move, laying: Laying, from: Frame, to: Frame, taken: ReadonlySet<Group>): void {
   const motion = motionOfMove(move);
   const kind = moveKind(move.id);
   const ms = (move.feint ? moveKind('step-in').ms : kind.ms) / laying.pace;
   const frameAt = (share: number): Frame =>
     from === to ? from : frameBetween(from, to, Math.min(1, (share * ms * laying.pace) / stepMs(laying.step)));
-  playKeys(body, motion, { at: laying.at, ms, frameAt, after: to, move, feetTaken });
-  if (motion.hit && isStrike(move)) {
+  // Whoever has gone all the way round goes on from there, and does not unwind.
+  const after = motion.spins && !move.feint ? { ...to, heading: to.heading + motion.spins * 2 * Math.PI * handed(to) } : to;
+  playKeys(body, motion, { at: laying.at, ms, frameAt, after, move, taken });
+  body.frame = after;
+  const lands = motion.hit && !move.feint && isStrike(move);
+  if (motion.hit && lands && !(kind.limb === 'leg' && taken.has('feet'))) {
     const { at, point } = motion.hit;
     body.hits.push({
       at: laying.at + at * ms,
@@ -79,6 +77,15 @@ function layMove(body: Body, move: Move, laying: Laying, from: Frame, to: Frame,
   }
 }
 
+/** What a motion moves. */
+function groupsOf({ keys }: Motion): Group[] {
+  return [
+    ...(keys.some(({ hips, chest }) => hips ?? chest) ? (['trunk'] as const) : []),
+    ...(keys.some(({ feet }) => feet) ? (['feet'] as const) : []),
+    ...(['lead', 'rear'] as const).flatMap((side): Group[] => (keys.some(({ hands }) => hands?.[side]) ? [`${side} hand`] : [])),
+  ];
+}
+
 function layStep(body: Body, laying: Laying): void {
   const { step, at, pace } = laying;
   const moves = step.content.filter((each): each is Move => each.kind === 'move');
@@ -87,14 +94,23 @@ function layStep(body: Body, laying: Laying): void {
     return;
   }
   const from = body.frame;
-  const goer = moves.find((move) => !move.feint && motions[move.id](move.side ?? 'lead', move.target).travel);
+  const goer = moves.find((move) => !move.feint && motionOfMove(move).travel);
   const travel = goer && motionOfMove(goer).travel;
   const to = travel ? travelled(from, travel) : from;
   if (travel) {
     stepTo(body, to, at, stepMs(step) / pace, travel, moves.length === 1);
     body.frame = to;
   }
-  for (const move of moves) if (move !== goer) layMove(body, move, laying, from, to, travel !== undefined);
+  // What is no strike has the trunk, so that a jab goes out of a slip; of two strikes the first has.
+  const others = moves
+    .filter((move) => move !== goer)
+    .sort((a, b) => Number(isStrike(a) && !a.feint) - Number(isStrike(b) && !b.feint));
+  const taken = new Set<Group>(travel ? ['feet'] : []);
+  for (const move of others) {
+    const striking = others.flatMap((each): Group[] => (each !== move && each.side && isHandStrike(each) ? [`${each.side} hand`] : []));
+    layMove(body, move, laying, from, to, new Set([...taken, ...striking]));
+    for (const group of groupsOf(motionOfMove(move))) taken.add(group);
+  }
 }
 
 /** What happens in the seam before a step: a missing step is taken, what must be wound up again is. */
@@ -110,18 +126,20 @@ function laySeam(body: Body, repetition: Repetition, index: number, end: Millise
   if (seam?.verdict === 'reload' && next?.side && familyOf(next) === 'punch') windUp(body, next.side, onset);
 }
 
+/** Walking back over a stature's length takes about this long (house value). */
+const msPerStature: Milliseconds = 1400;
+
 /** A breath: a light bounce in guard, and the feet back where they began. */
 function layBreath(body: Body, home: Frame, at: Milliseconds, ms: Milliseconds, reset: boolean): void {
   const back = home.lead === body.frame.lead || !reset ? body.frame.lead : home.lead;
   const turns = 2 * Math.PI * Math.round(body.frame.heading / (2 * Math.PI));
   const to: Frame = { ...home, heading: turns, lead: back };
-  const far =
-    Math.hypot(body.frame.origin[0], body.frame.origin[2]) > 1e-6 ||
-    back !== body.frame.lead ||
-    Math.abs(turns - body.frame.heading) > 1e-6;
-  if (far && ms >= 500) {
-    const hops = back !== body.frame.lead;
-    stepTo(body, to, at + 0.1 * ms, Math.min(ms * 0.8, 700), { first: 'rear', ...(hops && { trades: 'hop' }) }, true);
+  const way = Math.hypot(body.frame.origin[0], body.frame.origin[2]) + Math.abs(turns - body.frame.heading) * 0.4;
+  const hops = back !== body.frame.lead;
+  // Where the breath is too short to walk back unhurried, the next repetition begins where this one ended.
+  const needed = way > 1e-6 || hops ? 300 + way * msPerStature : 0;
+  if (needed > 0 && needed <= ms) {
+    stepTo(body, to, at, needed, { first: 'rear', ...(hops && { trades: 'hop' }) }, true);
     body.frame = to;
   }
   breathe(body, at, ms);

@@ -58,7 +58,7 @@ const cross: MotionOf = (_, target) => {
     keys: [
       {
         at: 0.5,
-        hips: { x: drop > 0 ? 0.045 : 0.06, y: 0.485 - drop, turn: facing.hips },
+        hips: { x: drop > 0 ? 0.035 : 0.06, y: 0.485 - drop, turn: facing.hips },
         chest: { turn: facing.chest, lean: 9 + lean },
         hands: { rear: { to: [0.505, y, 0], elbow: [0, -0.8, 0.6] }, ...kept('rear') },
         feet: push('rear'),
@@ -82,7 +82,7 @@ const hook: MotionOf = (side, target) => {
       },
       {
         at: 0.5,
-        hips: { x: drop > 0 ? 0.028 : 0.075, y: 0.48 - drop, turn: facing.hips },
+        hips: { x: drop > 0 ? 0.018 : 0.075, y: 0.48 - drop, turn: facing.hips },
         chest: { turn: facing.chest, lean: 10 + lean },
         hands: { [side]: { to: sided(side, [0.49, y, 0.04]), elbow: sided(side, [0, 0.1, 1]) }, ...kept(side) },
         feet: push(side),
@@ -107,7 +107,7 @@ const uppercut: MotionOf = (side, target) => {
       },
       {
         at: 0.52,
-        hips: { x: drop > 0 ? 0.035 : 0.07, y: 0.49 - drop, turn: facing.hips },
+        hips: { x: drop > 0 ? 0.028 : 0.07, y: 0.49 - drop, turn: facing.hips },
         chest: { turn: facing.chest * 0.9, lean: 8 + lean },
         hands: { [side]: { to: sided(side, [0.455, high, 0.01]), elbow: sided(side, [0.2, -1, 0.35]) }, ...kept(side) },
         feet: push(side, 0.8),
@@ -156,7 +156,7 @@ const shovelHook: MotionOf = (side, target) => {
       },
       {
         at: 0.5,
-        hips: { x: drop > 0 ? 0.035 : 0.07, y: 0.485 - drop, turn: facing.hips },
+        hips: { x: drop > 0 ? 0.02 : 0.07, y: 0.485 - drop, turn: facing.hips },
         chest: { turn: facing.chest, lean: 9 + lean },
         hands: { [side]: { to: sided(side, [0.475, high, 0.035]), elbow: sided(side, [0, -0.9, 0.8]) }, ...kept(side) },
         feet: push(side, 0.9),
@@ -211,8 +211,8 @@ const spun = (degrees: number): NonNullable<Key['hands']> => ({
 const spinningBackFist: MotionOf = (_, target) => {
   const { y, drop } = level(target);
   return {
-    hit: { at: 0.6, point: 'hand' },
-    back: 1.05,
+    hit: { at: 0.66, point: 'hand' },
+    back: 1.08,
     spins: 1,
     keys: [
       { at: 0.1, feet: { lead: {}, rear: {} } },
@@ -226,22 +226,22 @@ const spinningBackFist: MotionOf = (_, target) => {
       },
       { at: 0.34, hands: spun(180) },
       {
-        at: 0.42,
+        at: 0.44,
         hips: { x: 0.015, turn: 245 },
         chest: { turn: 258, lean: 3 },
         feet: { lead: lifted('lead', 245), rear: lifted('rear', 245) },
         hands: spun(230),
       },
-      { at: 0.5, hands: spun(280) },
-      { at: 0.53, feet: { lead: carried('lead', 322), rear: carried('rear', 322) } },
+      { at: 0.52, hands: { ...spun(270), rear: { near: [0.15, -0.045, 0.17], elbow: [-0.1, -0.8, 0.7], turned: 280 } } },
+      { at: 0.55, feet: { lead: carried('lead', 322), rear: carried('rear', 322) } },
       {
-        at: 0.6,
+        at: 0.66,
         hips: { x: 0.03, y: 0.485 - drop, turn: 330 },
         chest: { turn: 330, lean: 4 },
         hands: { lead: guard.hands.lead, rear: { to: [0.5, y, 0.01], elbow: [0, -0.6, 0.6] } },
       },
-      { at: 0.7, feet: { lead: carried('lead', 322), rear: carried('rear', 322) } },
-      { at: 0.86, feet: { lead: lifted('lead', 345), rear: lifted('rear', 345) } },
+      { at: 0.76, feet: { lead: carried('lead', 322), rear: carried('rear', 322) } },
+      { at: 0.9, feet: { lead: lifted('lead', 345), rear: lifted('rear', 345) } },
     ],
   };
 };

@@ -20,11 +20,13 @@ export type HandIntent =
       readonly key: HandKey;
       /** It lands here: most of the way is gone in the last part of the time. */
       readonly lands: boolean;
+      /** How much of the way it goes: all of it, unless it is only shown. */
+      readonly way: number;
     }
   | { readonly kind: 'release'; readonly at: Milliseconds; readonly frame: Frame; readonly side: Side };
 
 /** By this share of its time a strike has gone this share of its way: it accelerates into the target. */
-const slowShare = { time: 0.6, way: 0.4 } as const;
+const slowShare = { time: 0.6, way: 0.42 } as const;
 
 /** A fist as seen from the head, and its elbow, at a moment of a trunk. */
 function handRow(trunk: TrunkMotion, at: Milliseconds, frame: Frame, side: BodySide, key: HandKey): readonly number[] {
@@ -47,6 +49,10 @@ function handRow(trunk: TrunkMotion, at: Milliseconds, frame: Frame, side: BodyS
   return [...minus(fist, head), ...pole];
 }
 
+function partWay(from: readonly number[], to: readonly number[], way: number): readonly number[] {
+  return way === 1 ? to : to.map((value, channel) => (from[channel] ?? 0) * (1 - way) + value * way);
+}
+
 const guardKey = (side: Side): HandKey => guard.hands[side];
 
 function layHand(trunk: TrunkMotion, side: BodySide, intents: readonly HandIntent[], home: Frame): Curve {
@@ -58,12 +64,13 @@ function layHand(trunk: TrunkMotion, side: BodySide, intents: readonly HandInten
         begin(track, intent.at);
         break;
       case 'put': {
-        const row = handRow(trunk, intent.at, intent.frame, side, intent.key);
+        const whole = handRow(trunk, intent.at, intent.frame, side, intent.key);
+        const start = lastRow(track);
+        const row = partWay(start, whole, intent.way);
         const from = track.at(-1)?.at ?? 0;
         const slow = from + (intent.at - from) * slowShare.time;
         if (intent.lands && intent.at - from > 40) {
-          const start = lastRow(track);
-          put(track, slow, row.map((value, channel) => (start[channel] ?? 0) * (1 - slowShare.way) + value * slowShare.way));
+          put(track, slow, partWay(start, row, slowShare.way));
         }
         put(track, intent.at, row);
         break;

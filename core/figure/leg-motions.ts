@@ -25,8 +25,8 @@ const support = (side: Side, turn: number, heel: number): Readonly<Partial<Recor
 /** The arm of the kicking side swings down against the leg, the other stays at the chin. */
 const swung = (side: Side, far: number): NonNullable<Key['hands']> => {
   const free: HandKey = {
-    near: sided(side, [0.12 - 0.06 * far, -0.13 - 0.2 * far, 0.18 + 0.13 * far]),
-    elbow: sided(side, [0.3, -0.5, 0.9]),
+    near: sided(side, [0.15 - 0.09 * far, -0.2 - 0.14 * far, 0.2 + 0.11 * far]),
+    elbow: sided(side, [-0.8, -0.3, 0.6]),
   };
   const kept: HandKey = { near: sided(other(side), [0.1, -0.05, 0.055]), elbow: sided(other(side), [0, -1, 0.3]) };
   return { [side]: free, [other(side)]: kept };
@@ -34,7 +34,7 @@ const swung = (side: Side, far: number): NonNullable<Key['hands']> => {
 
 /** The arm over the leg reaches low in front, to balance it. */
 const balanced = (side: Side): NonNullable<Key['hands']> => ({
-  [side]: { near: sided(side, [0.2, -0.21, 0.12]), elbow: sided(side, [0.3, -0.9, 0.6]) },
+  [side]: { near: sided(side, [0.2, -0.21, 0.12]), elbow: sided(side, [-0.5, -0.8, 0.5]) },
   [other(side)]: { near: sided(other(side), [0.12, -0.05, 0.055]), elbow: sided(other(side), [0, -1, 0.3]) },
 });
 
@@ -51,9 +51,9 @@ interface Round {
 }
 
 const rounds: Readonly<Record<Target, Round>> = {
-  leg: { rise: -0.42, hips: 0.5, tip: 6, side: -6, lean: 2, chamber: [0.7, -0.6, 0.42], heel: 12 },
-  body: { rise: 0.33, hips: 0.55, tip: 28, side: -18, lean: -10, chamber: [0.83, -0.1, 0.4], heel: 28 },
-  head: { rise: 0.84, hips: 0.585, tip: 48, side: -32, lean: -16, chamber: [0.86, 0.18, 0.2], heel: 38 },
+  leg: { rise: -0.42, hips: 0.5, tip: 6, side: -6, lean: 2, chamber: [0.73, -0.6, 0.3], heel: 12 },
+  body: { rise: 0.33, hips: 0.55, tip: 27, side: -18, lean: -10, chamber: [0.85, -0.1, 0.33], heel: 28 },
+  head: { rise: 0.74, hips: 0.59, tip: 35, side: -30, lean: -27, chamber: [0.9, 0.12, 0], heel: 38 },
 };
 
 /** A round kick: hip, knee and shin come round in that order, and the shin lands across the target. */
@@ -96,7 +96,7 @@ function roundKick(side: Side, { rise, hips, tip, side: aside, lean, chamber, he
         },
       },
       {
-        at: 0.74,
+        at: 0.79,
         hips: { x: forward * 0.6, y: (hips + 0.49) / 2, turn: across(side, 2), tip: raised(side, tip * 0.5) },
         chest: { turn: across(side, 4), lean: lean * 0.4, side: toSide(aside * 0.4) },
         hands: swung(side, 0),
@@ -122,11 +122,10 @@ const insideLowKick: MotionOf = (side) => ({
       at: 0.5,
       hips: { x: 0, y: 0.49, z: 0.03, turn: 20 },
       chest: { turn: 26, lean: -4, side: 4 },
-      hands: swung(side, 0.3),
       feet: { [side]: leg(side, [0.86, -0.42, 0.26], [0.82, -0.46, -0.34], 18, 22), ...support(side, 30, 24) },
     },
     {
-      at: 0.74,
+      at: 0.79,
       hips: { x: -0.01, turn: 26 },
       chest: { turn: 26, lean: 2 },
       feet: { [side]: leg(side, [0.72, -0.55, 0.3], [-0.25, -0.9, 0.15], 30, 0) },
@@ -140,7 +139,8 @@ function within(motion: Motion, from: number, to: number): readonly Key[] {
 }
 
 /** Where the standing foot is while lead and rear have traded places for a switched strike. */
-const traded = { ball: [0.12, 0, 0.06], knee: [0.7, 0.1, 0.7] } as const satisfies FootKey;
+const tradedBall = (height: number): Vector => [0.12, height, 0.06];
+const traded = { ball: tradedBall(0), knee: [0.7, 0.1, 0.7] } satisfies FootKey;
 
 /** Feet trade places in a hop, the strike of the leg that is now behind follows, and lands where it began. */
 function switched(strike: Motion): Motion {
@@ -171,7 +171,7 @@ function switched(strike: Motion): Motion {
         .filter((key) => key.at > 0.32)
         .map((key) => {
           const standing = key.feet?.rear;
-          return standing ? { ...key, feet: { ...key.feet, rear: { ...standing, ...traded, turn: 62 } } } : key;
+          return standing ? { ...key, feet: { ...key.feet, rear: { ...standing, ...traded, ball: tradedBall(standing.ball?.[1] ?? 0), turn: 62 } } } : key;
         }),
       { at: 0.88, hips: { y: 0.5 } },
     ],
@@ -203,7 +203,7 @@ function kneeFrom(side: Side, high: boolean, jump: number): Motion {
   const flies = high || jump > 0;
   const standing = other(side);
   const ground: Vector = standing === 'lead' ? [0.14, 0, -0.07] : [-0.14, 0, 0.07];
-  const lift = high ? 0.145 + jump * 0.3 : jump;
+  const lift = high ? 0.155 + jump * 0.3 : jump;
   return {
     hit: { at: 0.5, point: 'knee' },
     back: 1,
@@ -231,7 +231,7 @@ function kneeFrom(side: Side, high: boolean, jump: number): Motion {
         },
         feet: {
           [side]: high
-            ? leg(side, [0.78, 0.62, -0.1], [-0.3, -0.93, 0], 45, 0)
+            ? leg(side, [0.8, 0.57, -0.13], [-0.3, -0.93, 0], 45, 0)
             : leg(side, [0.93, 0.32, -0.16], [-0.33, -0.93, 0], 45, 0),
           [standing]: flies
             ? { ball: [ground[0] * 0.9, lift * 0.75, ground[2]], heel: 62 }
@@ -239,7 +239,7 @@ function kneeFrom(side: Side, high: boolean, jump: number): Motion {
         },
       },
       {
-        at: 0.74,
+        at: 0.79,
         hips: { x: forward * 0.4, y: flies ? 0.475 : 0.495, turn: across(side, side === 'rear' ? -10 : 32) },
         chest: { turn: across(side, side === 'rear' ? -14 : 30), lean: 3 },
         feet: {
@@ -297,7 +297,7 @@ const teep: MotionOf = (side, target) => {
         },
       },
       {
-        at: 0.74,
+        at: 0.79,
         hips: { x: forward * 0.4 - 0.01, y: hips, turn: across(side, facing.drawn) },
         chest: { turn: across(side, facing.drawn), lean: lean * 0.4 },
         feet: { [side]: leg(side, [chamber[0], chamber[1] - 0.25, 0.06], [-0.1, -1, 0], 0, 0) },

@@ -173,12 +173,12 @@ const sprawl: MotionOf = () =>
     [
       {
         at: 0.24,
-        hips: { x: -0.03, y: 0.315, turn: 12 },
-        chest: { turn: 6, lean: 72 },
+        hips: { x: -0.055, y: 0.315, turn: 12 },
+        chest: { turn: 6, lean: 64 },
         hands: { lead: onFloor('lead'), rear: onFloor('rear') },
         feet: { lead: { heel: 30, turn: 0 }, rear: { heel: 40, turn: 10 } },
       },
-      { at: 0.35, hips: { x: -0.09, y: 0.28 }, chest: { lean: 76 }, feet: { lead: { ball: [-0.2, 0.05, -0.09], heel: 60 }, rear: { ball: [-0.38, 0.05, 0.09], heel: 70, knee: [0.7, -0.6, 0.2] } } },
+      { at: 0.35, hips: { x: -0.09, y: 0.3 }, chest: { lean: 72 }, feet: { lead: { ball: [-0.2, 0.05, -0.09], heel: 60 }, rear: { ball: [-0.38, 0.05, 0.09], heel: 70, knee: [0.7, -0.6, 0.2] } } },
       {
         at: 0.46,
         hips: { x: -0.13, y: 0.2, turn: 0 },
@@ -192,11 +192,11 @@ const sprawl: MotionOf = () =>
         hands: { lead: onFloor('lead'), rear: onFloor('rear') },
         feet: { lead: plank('lead'), rear: plank('rear') },
       },
-      { at: 0.67, hips: { x: -0.09, y: 0.26 }, chest: { lean: 74 }, feet: { lead: { ball: [-0.18, 0.05, -0.09], heel: 50 }, rear: { ball: [-0.38, 0.05, 0.09], heel: 60 } } },
+      { at: 0.67, hips: { x: -0.09, y: 0.3 }, chest: { lean: 68 }, feet: { lead: { ball: [-0.18, 0.06, -0.09], heel: 45 }, rear: { ball: [-0.36, 0.05, 0.09], heel: 55 } } },
       {
         at: 0.78,
-        hips: { x: -0.03, y: 0.315, turn: 12 },
-        chest: { turn: 8, lean: 68 },
+        hips: { x: -0.05, y: 0.32, turn: 12 },
+        chest: { turn: 8, lean: 60 },
         hands: { lead: onFloor('lead'), rear: onFloor('rear') },
         feet: { lead: { ball: [0.14, 0, -0.07], heel: 20, turn: 5, knee: [1, 0.1, 0.05] }, rear: { ball: [-0.14, 0, 0.07], heel: 35, turn: 20, knee: [0.9, 0.1, 0.4] } },
       },
