@@ -15,6 +15,7 @@ const rooms = [
     'notation',
     'mechanics',
     'progressions',
+    'figure',
     'bags',
     'sheet',
     'merging',

@@ -4,11 +4,12 @@ import { bench } from './bench';
 import { calldrill } from './calldrill';
 import { calls } from './calls';
 import { combo } from './combo';
+import { figure } from './figure';
 import { BadInput } from './io';
 import { adapt, check, exportSheet, formatHelp, importSheet, tallySheet, timeline } from './sheet';
 
 const usage =
-  'write tempo combo|build|calldrill|check|timeline|tally|calls|adapt|bench|export|import …; docs/cli.md describes them';
+  'write tempo combo|build|calldrill|check|timeline|tally|calls|figure|adapt|bench|export|import …; docs/cli.md describes them';
 
 const options = {
   scheme: { type: 'string' },
@@ -24,6 +25,7 @@ const options = {
   from: { type: 'string' },
   out: { type: 'string' },
   seconds: { type: 'string' },
+  frames: { type: 'string' },
   seed: { type: 'string' },
   least: { type: 'string' },
   most: { type: 'string' },
@@ -57,6 +59,8 @@ function answer(args: string[]): unknown {
   const { values, positionals } = parseArgs({ args, options, allowPositionals: true });
   const [verb, ...rest] = positionals;
   switch (verb) {
+    case 'figure':
+      return figure(rest[0], values);
     case 'combo':
       return combo(rest[0], values);
     case 'build':

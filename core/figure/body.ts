@@ -19,7 +19,7 @@ import { bodySides, type BodySide } from './pose';
 import { lengths } from './rig';
 import { ankleToBall, pelvisAxes } from './solve';
 import { begin, firmUntil, lastRow, newTrack, put, release, type Track } from './track';
-import { minus, plus, squareTo, swung, times, unit, type Vector } from './vector';
+import { minus, plus, squareTo, swung, times, turned, unit, type Vector } from './vector';
 
 const sides = ['lead', 'rear'] as const satisfies readonly Side[];
 const radians = Math.PI / 180;
@@ -69,9 +69,9 @@ export interface Playing {
 }
 
 /** Hips go ahead of the chest, and the chest of the hand: power comes from the floor (trial: 15 to 35 ms). */
-const hipsAhead: Milliseconds = 25;
+const hipsAhead = (ms: Milliseconds): Milliseconds => Math.min(25, ms * 0.08);
 /** What has landed stays a moment (trial: about 40 ms until it is seen to go back). */
-const hold: Milliseconds = 20;
+const hold = (ms: Milliseconds): Milliseconds => Math.min(20, ms * 0.06);
 /** A hard strike is wound up further, a light one not at all (house value). */
 const hardWindUp = 1.35;
 
@@ -134,17 +134,28 @@ function keysOf(motion: Motion, { force, feint }: Move): readonly Key[] {
 }
 
 type HipsKey = Required<NonNullable<Key['hips']>>;
-type FootState = Required<Pick<FootKey, 'turn' | 'heel' | 'knee' | 'ball'>> & Pick<FootKey, 'ankle' | 'leg'>;
+type FootState = Required<Pick<FootKey, 'turn' | 'heel' | 'knee' | 'ball'>> & Pick<FootKey, 'ankle' | 'leg' | 'carried'>;
 
 /** What a foot does by a key, what is left out taken from before; a new place takes the one before it away. */
 function nextFoot(before: FootState, key: FootKey): FootState {
-  const { ankle: _, leg: __, ...plain } = before;
-  return key.ball ?? key.ankle ?? key.leg ? { ...plain, ...key } : { ...before, ...key };
+  const { ankle: _, leg: __, carried: ___, ...plain } = before;
+  return key.ball ?? key.ankle ?? key.leg ?? key.carried ? { ...plain, ...key } : { ...before, ...key };
+}
+
+/** A foot of the guard as it is when the whole body has turned. */
+function carriedFoot(
+  foot: ReturnType<typeof guardFoot>,
+  { by, lift }: NonNullable<FootKey['carried']>,
+  heel: Degrees,
+): ReturnType<typeof guardFoot> {
+  const [x, , z] = turned(foot.ball, by * radians);
+  return { ball: [x, lift, z], turn: foot.turn + by, heel, knee: turned(foot.knee, by * radians) };
 }
 
 /** A foot in the world: planted by its ball, in the air by its ankle or by the way of thigh and shank. */
-function footIn(frame: Frame, foot: FootState, hip: Vector): readonly number[] {
-  const { ankle, leg, turn, heel } = foot;
+function footIn(frame: Frame, side: Side, foot: FootState, hip: Vector): readonly number[] {
+  const { ankle, leg, turn, heel, carried } = foot;
+  if (carried) return footRow(frame, carriedFoot(guardFoot(frame, side), carried, heel));
   if (!ankle && !leg) return footRow(frame, foot);
   const [yaw, pitch] = [angleIn(frame, turn), heel * radians];
   const thigh = leg ? times(unit(directionIn(frame, leg.thigh)), lengths.thigh) : null;
@@ -177,17 +188,17 @@ export function playKeys(body: Body, motion: Motion, playing: Playing): void {
     const frame = frameAt(key.at);
     if (key.hips && turns) {
       hips = { ...hips, ...key.hips };
-      put(body.hips, Math.max(at + 0.6 * (when - at), when - hipsAhead), hipsRow(frame, hips));
-      if (motion.hit?.at === key.at) put(body.hips, when + hold, hipsRow(frame, hips));
+      put(body.hips, Math.max(at + 0.6 * (when - at), when - hipsAhead(ms)), hipsRow(frame, hips));
+      if (motion.hit?.at === key.at) put(body.hips, when + hold(ms), hipsRow(frame, hips));
     }
     if (key.chest && leans) {
       chest = { ...chest, ...key.chest };
       put(body.chest, when, chestRow(frame, chest));
-      if (motion.hit?.at === key.at) put(body.chest, when + hold, chestRow(frame, chest));
+      if (motion.hit?.at === key.at) put(body.chest, when + hold(ms), chestRow(frame, chest));
     }
   }
-  if (turns) release(body.hips, at + motion.back * ms + hipsAhead, hipsRow(after, guard.hips));
-  if (leans) release(body.chest, at + motion.back * ms + 2 * hipsAhead, chestRow(after, guard.chest));
+  if (turns) release(body.hips, at + motion.back * ms + hipsAhead(ms), hipsRow(after, guard.hips));
+  if (leans) release(body.chest, at + motion.back * ms + 2 * hipsAhead(ms), chestRow(after, guard.chest));
   for (const side of sides) {
     if (!taken.has(`${side} hand`)) playHand(body, side, keys, motion, playing);
     if (!taken.has('feet')) playFoot(body, side, keys, motion, playing);
@@ -206,7 +217,7 @@ function playHand(body: Body, side: Side, keys: readonly Key[], motion: Motion, 
     const lands = !move.feint && motion.hit?.at === key.at && side === (move.side ?? 'lead');
     const way = move.feint ? shownShare : 1;
     if (hand) intents.push({ kind: 'put', at: at + key.at * ms, frame: frameAt(key.at), key: hand, lands, way });
-    if (hand && lands) intents.push({ kind: 'put', at: at + key.at * ms + hold, frame: frameAt(key.at), key: hand, lands: false, way });
+    if (hand && lands) intents.push({ kind: 'put', at: at + key.at * ms + hold(ms), frame: frameAt(key.at), key: hand, lands: false, way });
   }
   intents.push({ kind: 'release', at: at + motion.back * ms, frame: after, side: sideOf(after, which) });
 }
@@ -253,7 +264,7 @@ function playFoot(
   let before: { readonly at: number; readonly foot: FootState; readonly hips: HipsKey } | null = null;
   const putAt = (share: number, footThen: FootState, hipsThen: HipsKey): void => {
     const frame = frameAt(share);
-    put(track, at + share * ms, footIn(frame, footThen, hipOf(hipsRow(frame, hipsThen), which)));
+    put(track, at + share * ms, footIn(frame, side, footThen, hipOf(hipsRow(frame, hipsThen), which)));
   };
   for (const key of keys) {
     hips = { ...hips, ...key.hips };
@@ -266,7 +277,7 @@ function playFoot(
         putAt(before.at + (key.at - before.at) * time, footBetween(before.foot, foot, way), hipsBetween(before.hips, hips, way));
     }
     putAt(key.at, foot, hips);
-    if (motion.hit?.at === key.at && foot.leg) putAt(key.at + (hold * 0.6) / ms, foot, hips);
+    if (motion.hit?.at === key.at && foot.leg) putAt(key.at + (hold(ms) * 0.6) / ms, foot, hips);
     before = { at: key.at, foot, hips };
   }
   const goal = guardFootRow(after, which);

@@ -1,4 +1,5 @@
 import type { Side, Target } from '../moves/kind';
+import type { Degrees, Statures } from '../units';
 import { guard, type FootKey, type Key, type Motion, type MotionOf } from './motion';
 import type { Vector } from './vector';
 
@@ -131,7 +132,7 @@ const overhand: MotionOf = (side, target) => {
       },
       {
         at: 0.52,
-        hips: { x: 0.08, y: 0.465 - drop, z: -0.01, turn: facing.hips - 6 },
+        hips: { x: drop > 0 ? 0.03 : 0.08, y: 0.465 - drop, z: -0.01, turn: facing.hips - 6 },
         chest: { turn: facing.chest - 6, lean: 15 + lean, side: -10 },
         hands: { [side]: { to: [0.505, y + (target === 'body' ? 0.03 : 0.015), 0], elbow: [0, 0.5, 1] }, ...kept(side) },
         feet: push(side),
@@ -187,19 +188,12 @@ const backFist: MotionOf = (_, target) => {
   };
 };
 
-/** A foot of the guard, carried round with the whole body by some degrees. */
-const carried = (side: Side, degrees: number): FootKey => {
-  const [cos, sin] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
-  const round = ([x, y, z]: Vector): Vector => [x * cos - z * sin, y, x * sin + z * cos];
-  return side === 'lead'
-    ? { ball: round([0.14, 0, -0.07]), turn: 12 + degrees, heel: 20, knee: round([1, 0.1, 0.05]) }
-    : { ball: round([-0.14, 0, 0.07]), turn: 48 + degrees, heel: 25, knee: round([0.8, 0.1, 0.6]) };
+/** Both feet carried round with the whole body by some degrees: light, or set down. */
+const carried = (degrees: Degrees, lift: Statures): Readonly<Record<Side, FootKey>> => {
+  const foot = { carried: { by: degrees, lift }, heel: 22 };
+  return { lead: foot, rear: foot };
 };
-const lifted = (side: Side, degrees: number): FootKey => {
-  const foot = carried(side, degrees);
-  const [x, , z] = foot.ball ?? [0, 0, 0];
-  return { ...foot, ball: [x, 0.025, z] };
-};
+const spinLift: Statures = 0.025;
 
 /** Guard carried round with the body. */
 const spun = (degrees: number): NonNullable<Key['hands']> => ({
@@ -215,33 +209,33 @@ const spinningBackFist: MotionOf = (_, target) => {
     back: 1.08,
     spins: 1,
     keys: [
-      { at: 0.1, feet: { lead: {}, rear: {} } },
-      { at: 0.14, hands: spun(50) },
+      { at: 0.04, feet: { lead: {}, rear: {} } },
+      { at: 0.17, hands: spun(60), feet: carried(60, spinLift) },
       {
         at: 0.26,
         hips: { x: 0.01, y: 0.48 - drop * 0.5, turn: 140 },
         chest: { turn: 150, lean: 3 },
-        feet: { lead: lifted('lead', 130), rear: lifted('rear', 130) },
+        feet: carried(130, spinLift),
         hands: spun(120),
       },
-      { at: 0.34, hands: spun(180) },
+      { at: 0.35, hands: spun(180), feet: carried(190, spinLift) },
       {
         at: 0.44,
         hips: { x: 0.015, turn: 245 },
         chest: { turn: 258, lean: 3 },
-        feet: { lead: lifted('lead', 245), rear: lifted('rear', 245) },
+        feet: carried(245, spinLift),
         hands: spun(230),
       },
       { at: 0.52, hands: { ...spun(270), rear: { near: [0.15, -0.045, 0.17], elbow: [-0.1, -0.8, 0.7], turned: 280 } } },
-      { at: 0.55, feet: { lead: carried('lead', 322), rear: carried('rear', 322) } },
+      { at: 0.55, feet: carried(322, 0) },
       {
         at: 0.66,
         hips: { x: 0.03, y: 0.485 - drop, turn: 330 },
         chest: { turn: 330, lean: 4 },
         hands: { lead: guard.hands.lead, rear: { to: [0.5, y, 0.01], elbow: [0, -0.6, 0.6] } },
       },
-      { at: 0.76, feet: { lead: carried('lead', 322), rear: carried('rear', 322) } },
-      { at: 0.9, feet: { lead: lifted('lead', 345), rear: lifted('rear', 345) } },
+      { at: 0.7, feet: carried(322, 0) },
+      { at: 0.85, feet: carried(352, spinLift) },
     ],
   };
 };

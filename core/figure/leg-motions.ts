@@ -52,8 +52,8 @@ interface Round {
 
 const rounds: Readonly<Record<Target, Round>> = {
   leg: { rise: -0.42, hips: 0.5, tip: 6, side: -6, lean: 2, chamber: [0.73, -0.6, 0.3], heel: 12 },
-  body: { rise: 0.33, hips: 0.55, tip: 27, side: -18, lean: -10, chamber: [0.85, -0.1, 0.33], heel: 28 },
-  head: { rise: 0.74, hips: 0.59, tip: 35, side: -30, lean: -27, chamber: [0.9, 0.12, 0], heel: 38 },
+  body: { rise: 0.33, hips: 0.55, tip: 25, side: -18, lean: -10, chamber: [0.87, -0.1, 0.26], heel: 28 },
+  head: { rise: 0.74, hips: 0.59, tip: 35, side: -30, lean: -29, chamber: [0.9, 0.12, 0], heel: 38 },
 };
 
 /** A round kick: hip, knee and shin come round in that order, and the shin lands across the target. */
@@ -182,7 +182,9 @@ const switchKick: MotionOf = (_, target) => switched(roundKick('lead', rounds[ta
 
 /** The rear foot slides up to the lead one, which kicks; afterwards it comes back. */
 const stepUpKick: MotionOf = (_, target) => {
-  const kick = roundKick('lead', rounds[target ?? 'body']);
+  const plain = rounds[target ?? 'body'];
+  // The feet are close together: less tip, or the standing leg is spread too far.
+  const kick = roundKick('lead', { ...plain, tip: plain.tip * 0.7, chamber: [0.88, -0.08, 0.24] });
   const from = 0.25;
   return {
     ...kick,
@@ -267,7 +269,7 @@ interface Push {
 const teeps: Readonly<Record<Target, Push>> = {
   leg: { thigh: [0.86, -0.22, -0.12], shank: [0.8, -0.68, -0.14], chamber: [0.85, -0.3, 0.04], hips: 0.49, lean: -2, toes: -46 },
   body: { thigh: [0.88, 0.38, -0.14], shank: [0.95, -0.16, -0.18], chamber: [0.9, 0.08, 0.02], hips: 0.51, lean: -12, toes: -70 },
-  head: { thigh: [0.79, 0.61, -0.12], shank: [0.84, 0.46, -0.16], chamber: [0.86, 0.28, 0.02], hips: 0.53, lean: -26, toes: -82 },
+  head: { thigh: [0.79, 0.61, -0.12], shank: [0.84, 0.46, -0.16], chamber: [0.86, 0.28, 0.02], hips: 0.53, lean: -29, toes: -82 },
 };
 
 /** The knee comes up first, then the foot goes straight out behind its ball, the hips after it. */

@@ -39,6 +39,8 @@ export interface FootKey {
   /** Heel up; less than nothing lifts the toes. */
   readonly heel?: Degrees;
   readonly ball?: Vector;
+  /** As in guard, but turned with the whole body about its middle, and lifted. */
+  readonly carried?: { readonly by: Degrees; readonly lift: Statures };
   readonly ankle?: Vector;
   /** By the way of the thigh and of the shank from the hip. */
   readonly leg?: { readonly thigh: Vector; readonly shank: Vector };

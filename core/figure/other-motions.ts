@@ -153,8 +153,8 @@ const post: MotionOf = () =>
 const squat: MotionOf = () =>
   still(
     [
-      { at: 0.5, hips: { x: -0.045, y: 0.275, turn: 20 }, chest: { turn: 16, lean: 34 } },
-      { at: 0.56, hips: { x: -0.045, y: 0.275, turn: 20 }, chest: { turn: 16, lean: 34 } },
+      { at: 0.5, hips: { x: -0.035, y: 0.3, turn: 20 }, chest: { turn: 16, lean: 34 } },
+      { at: 0.56, hips: { x: -0.035, y: 0.3, turn: 20 }, chest: { turn: 16, lean: 34 } },
     ],
     1,
   );

@@ -24,7 +24,7 @@ export interface Disc {
 }
 
 /** One part of the picture: the outline around one or more discs, or a line. Parts come from back to front. */
-export type Part =
+export type PicturePart =
   | { readonly kind: 'hull'; readonly discs: readonly Disc[]; readonly paint: Paint; readonly depth: number }
   | {
       readonly kind: 'line';
@@ -39,7 +39,7 @@ function disc(seen: Seen, radius: number): Disc {
 }
 
 /** A hull around balls in space, as deep as their middle. */
-function hull(camera: Camera, balls: readonly (readonly [Vector, number])[], paint: Paint, nearer = 0): Part {
+function hull(camera: Camera, balls: readonly (readonly [Vector, number])[], paint: Paint, nearer = 0): PicturePart {
   const seen = balls.map(([point, radius]) => ({ at: camera(point), radius }));
   const depth = seen.reduce((sum, { at }) => sum + at.depth, 0) / seen.length - nearer;
   return { kind: 'hull', discs: seen.map(({ at, radius }) => disc(at, radius)), paint, depth };
@@ -54,7 +54,7 @@ function facing(joints: Joints): Vector {
 }
 
 /** A band around the head, of which the near half is seen. */
-function headBand(joints: Joints, camera: Camera, look: Vector): Part {
+function headBand(joints: Joints, camera: Camera, look: Vector): PicturePart {
   const upward = unit(minus(joints.head, joints.neck));
   const ahead = unit(squareTo(look, upward));
   const aside = cross(ahead, upward);
@@ -74,7 +74,7 @@ function headBand(joints: Joints, camera: Camera, look: Vector): Part {
 }
 
 /** A line down the chest that shows which way it faces; nothing from behind. */
-function chestLine(joints: Joints, camera: Camera): Part[] {
+function chestLine(joints: Joints, camera: Camera): PicturePart[] {
   const across = unit(minus(joints['right shoulder'], joints['left shoulder']));
   const ahead = unit(cross(minus(joints.chest, joints.pelvis), across));
   const at = (share: number, out: number): Vector =>
@@ -93,7 +93,7 @@ function chestLine(joints: Joints, camera: Camera): Part[] {
   ];
 }
 
-function arm(joints: Joints, camera: Camera, side: BodySide, name: 'lead' | 'rear'): Part[] {
+function arm(joints: Joints, camera: Camera, side: BodySide, name: 'lead' | 'rear'): PicturePart[] {
   const [shoulder, elbow, hand] = [joints[`${side} shoulder`], joints[`${side} elbow`], joints[`${side} hand`]];
   const wrist = between(elbow, hand, 1 - 0.05 / lengths.forearm);
   const knuckles = plus(hand, times(unit(minus(hand, elbow)), 0.014));
@@ -104,7 +104,7 @@ function arm(joints: Joints, camera: Camera, side: BodySide, name: 'lead' | 'rea
   ];
 }
 
-function leg(joints: Joints, camera: Camera, side: BodySide, name: 'lead' | 'rear'): Part[] {
+function leg(joints: Joints, camera: Camera, side: BodySide, name: 'lead' | 'rear'): PicturePart[] {
   const [hip, knee, ankle, ball] = [
     joints[`${side} hip`],
     joints[`${side} knee`],
@@ -128,16 +128,20 @@ function leg(joints: Joints, camera: Camera, side: BodySide, name: 'lead' | 'rea
  * ones is the stance's to say. Undrawn: canvas, SVG and print make their own of it.
  * @example pictureOf(jointsAt(motion, 150), 'left', cameraOf(views.side, [0, 0, 0]))[0].paint
  */
-export function pictureOf(joints: Joints, lead: BodySide, camera: Camera): Part[] {
+export function pictureOf(joints: Joints, lead: BodySide, camera: Camera): PicturePart[] {
   const look = facing(joints);
   const shoulders = bodySides.map((side): readonly [Vector, number] => [
     between(joints.chest, joints[`${side} shoulder`], 0.72),
     0.048,
   ]);
-  const waist = between(joints.pelvis, joints.chest, 0.24);
+  // The waist turns half with the hips, half with the shoulders.
+  const waist = bodySides.map((side): readonly [Vector, number] => [
+    between(between(joints.pelvis, joints[`${side} hip`], 0.45), between(joints.chest, joints[`${side} shoulder`], 0.35), 0.3),
+    0.052,
+  ]);
   const hips = bodySides.map((side): readonly [Vector, number] => [between(joints.pelvis, joints[`${side} hip`], 0.55), 0.054]);
-  const parts: Part[] = [
-    hull(camera, [...shoulders, [waist, 0.068]], 'trunk'),
+  const parts: PicturePart[] = [
+    hull(camera, [...shoulders, ...waist], 'trunk'),
     hull(camera, [...hips, [between(joints.pelvis, joints.chest, 0.17), 0.064]], 'shorts', 0.006),
     hull(camera, [[between(joints.chest, joints.neck, 0.3), 0.034], [joints.neck, 0.03]], 'skin', -0.05),
     hull(

@@ -1,5 +1,7 @@
 import type { Vector } from './vector';
 
+export type { Vector } from './vector';
+
 /** Which side of the body; the figure knows lead and rear only where a motion is written. */
 export const bodySides = ['left', 'right'] as const;
 export type BodySide = (typeof bodySides)[number];

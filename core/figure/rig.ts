@@ -1,7 +1,7 @@
 import type { Degrees, Metres, Statures } from '../units';
 
 /** The stature that the command's figure has; everything else is drawn to whatever stature is asked for. */
-export const usualStature: Metres = 1.75;
+export const figureStature: Metres = 1.75;
 
 /**
  * Lengths as shares of stature (Drillis and Contini 1966, as reprinted in Winter, Biomechanics and Motor Control of Human

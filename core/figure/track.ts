@@ -2,7 +2,7 @@ import type { Milliseconds } from '../units';
 import type { CurveKey } from './curve';
 
 /** Keys nearer than this to one another would be a jerk: the later one gives way. */
-export const leastApart: Milliseconds = 8;
+export const leastApart: Milliseconds = 4;
 
 interface TrackKey extends CurveKey {
   /** A return to guard that the next move may cut short. */
