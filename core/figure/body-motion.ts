@@ -77,7 +77,5 @@ const shinShare = 0.6;
 
 /** What of a body touches the target. `contactPoint(joints, 'left', 'hand')` */
 export function contactPoint(joints: Joints, side: BodySide, point: ContactPoint): Vector {
-  return point === 'shin'
-    ? along(joints, `${side} knee`, `${side} ankle`, shinShare)
-    : joints[`${side} ${point}`];
+  return point === 'shin' ? along(joints, `${side} knee`, `${side} ankle`, shinShare) : joints[`${side} ${point}`];
 }

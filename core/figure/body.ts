@@ -2,17 +2,7 @@ import type { Side } from '../moves/kind';
 import type { Move } from '../moves/move';
 import type { Degrees, Milliseconds } from '../units';
 import type { Hit } from './body-motion';
-import {
-  bodySide,
-  chestRow,
-  directionIn,
-  footRow,
-  guardFoot,
-  hipsRow,
-  pointIn,
-  angleIn,
-  type Frame,
-} from './frame';
+import { bodySide, chestRow, directionIn, footRow, guardFoot, hipsRow, pointIn, angleIn, type Frame } from './frame';
 import type { HandIntent } from './hands';
 import { guard, type FootKey, type Key, type Motion, type Travel } from './motion';
 import { bodySides, type BodySide } from './pose';
@@ -91,7 +81,7 @@ function shown(motion: Motion): readonly Key[] {
     .map((key): Key => {
       const { hips, chest, hands } = key;
       return {
-        at: key.at,
+        at: drawn ? (key.at / drawn.at) * 0.5 : key.at,
         ...(hips && {
           hips: {
             x: near(guard.hips.x, hips.x),
@@ -108,17 +98,24 @@ function shown(motion: Motion): readonly Key[] {
             side: near(0, chest.side),
           },
         }),
-        ...(hands && !motion.spins && { hands }),
+        ...(hands && !motion.spins && !drawn && { hands }),
         ...(drawn && key.feet && { feet: key.feet }),
       };
     });
 }
 
+/** A hard kick or knee is driven from deeper (house value). */
+function sunk(key: Key, lands: number): Key {
+  return key.hips?.y !== undefined && key.at < lands ? { ...key, hips: { ...key.hips, y: key.hips.y - 0.015 } } : key;
+}
+
 /** Keys of a move as it is done: how far a strike is wound up before it lands, what is only shown of a feint. */
 function keysOf(motion: Motion, { force, feint }: Move): readonly Key[] {
   if (feint) return shown(motion);
-  if (!force || !motion.hit) return motion.keys;
+  if (!force || !motion.hit || motion.spins) return motion.keys;
   const lands = motion.hit.at;
+  const byHand = motion.hit.point === 'hand' || motion.hit.point === 'elbow';
+  if (!byHand) return force === 'hard' ? motion.keys.map((key) => sunk(key, lands)) : motion.keys;
   return motion.keys.flatMap((key): Key[] => {
     if (key.at >= lands) return [key];
     if (force === 'light') return key.feet ? [{ at: key.at, feet: key.feet }] : [];
@@ -134,12 +131,13 @@ function keysOf(motion: Motion, { force, feint }: Move): readonly Key[] {
 }
 
 type HipsKey = Required<NonNullable<Key['hips']>>;
-type FootState = Required<Pick<FootKey, 'turn' | 'heel' | 'knee' | 'ball'>> & Pick<FootKey, 'ankle' | 'leg' | 'carried'>;
+type FootState = Required<Pick<FootKey, 'turn' | 'heel' | 'knee' | 'ball'>> &
+  Pick<FootKey, 'ankle' | 'leg' | 'carried'>;
 
 /** What a foot does by a key, what is left out taken from before; a new place takes the one before it away. */
 function nextFoot(before: FootState, key: FootKey): FootState {
   const { ankle: _, leg: __, carried: ___, ...plain } = before;
-  return key.ball ?? key.ankle ?? key.leg ?? key.carried ? { ...plain, ...key } : { ...before, ...key };
+  return (key.ball ?? key.ankle ?? key.leg ?? key.carried) ? { ...plain, ...key } : { ...before, ...key };
 }
 
 /** A foot of the guard as it is when the whole body has turned. */
@@ -217,15 +215,29 @@ function playHand(body: Body, side: Side, keys: readonly Key[], motion: Motion, 
     const lands = !move.feint && motion.hit?.at === key.at && side === (move.side ?? 'lead');
     const way = move.feint ? shownShare : 1;
     if (hand) intents.push({ kind: 'put', at: at + key.at * ms, frame: frameAt(key.at), key: hand, lands, way });
-    if (hand && lands) intents.push({ kind: 'put', at: at + key.at * ms + hold(ms), frame: frameAt(key.at), key: hand, lands: false, way });
+    if (hand && lands)
+      intents.push({
+        kind: 'put',
+        at: at + key.at * ms + hold(ms),
+        frame: frameAt(key.at),
+        key: hand,
+        lands: false,
+        way,
+      });
   }
   intents.push({ kind: 'release', at: at + motion.back * ms, frame: after, side: sideOf(after, which) });
 }
 
 /** A leg is carried from key to key by its joints, not along the straight way of its foot: time gone, way gone. */
-const passing = [[1 / 3, 1 / 3], [2 / 3, 2 / 3]] as const;
+const passing = [
+  [1 / 3, 1 / 3],
+  [2 / 3, 2 / 3],
+] as const;
 /** Into a target it accelerates. */
-const landing = [[0.35, 0.29], [0.7, 0.65]] as const;
+const landing = [
+  [0.35, 0.29],
+  [0.7, 0.65],
+] as const;
 
 function footBetween(from: FootState, to: FootState, way: number): FootState {
   const number = (a: number, b: number): number => a + (b - a) * way;
@@ -274,7 +286,11 @@ function playFoot(
     if (before?.foot.leg && foot.leg) {
       const lands = motion.hit?.at === key.at && side === (move.side ?? 'lead');
       for (const [time, way] of lands ? landing : passing)
-        putAt(before.at + (key.at - before.at) * time, footBetween(before.foot, foot, way), hipsBetween(before.hips, hips, way));
+        putAt(
+          before.at + (key.at - before.at) * time,
+          footBetween(before.foot, foot, way),
+          hipsBetween(before.hips, hips, way),
+        );
     }
     putAt(key.at, foot, hips);
     if (motion.hit?.at === key.at && foot.leg) putAt(key.at + (hold(ms) * 0.6) / ms, foot, hips);
@@ -286,7 +302,11 @@ function playFoot(
   if (before && slides && (last[1] ?? 0) < 0.005) {
     // A foot that stands elsewhere is lifted to come back: what is planted never slides.
     const middle = at + ((before.at + motion.back) / 2) * ms;
-    put(track, middle, last.map((value, channel) => (channel === 1 ? stepLift : (value + (goal[channel] ?? 0)) / 2)));
+    put(
+      track,
+      middle,
+      last.map((value, channel) => (channel === 1 ? stepLift : (value + (goal[channel] ?? 0)) / 2)),
+    );
   }
   release(track, at + motion.back * ms, goal);
 }
@@ -304,9 +324,7 @@ export function stepTo(
   travel: Travel,
   trunkToo: boolean,
 ): void {
-  const first = travel.right
-    ? travel.right > 0 ? 'right' : 'left'
-    : bodySide(body.frame, travel.first);
+  const first = travel.right ? (travel.right > 0 ? 'right' : 'left') : bodySide(body.frame, travel.first);
   for (const which of bodySides) {
     const track = body.feet[which];
     const goal = guardFootRow(to, which);
@@ -324,7 +342,10 @@ export function stepTo(
     }
     put(track, at + until * ms, goal);
     if (to.lead !== body.frame.lead || to.heading !== body.frame.heading)
-      body.handIntents[which].push({ kind: 'begin', at }, { kind: 'release', at: at + ms, frame: to, side: sideOf(to, which) });
+      body.handIntents[which].push(
+        { kind: 'begin', at },
+        { kind: 'release', at: at + ms, frame: to, side: sideOf(to, which) },
+      );
   }
   if (!trunkToo) return;
   begin(body.hips, at);
@@ -353,7 +374,11 @@ export function shuffle(body: Body, at: Milliseconds, ms: Milliseconds): void {
     const from = at + step * each;
     const goal = guardFootRow(body.frame, which);
     begin(track, from + 0.1 * each);
-    put(track, from + 0.5 * each, goal.map((value, channel) => (channel === 1 ? stepLift : value)));
+    put(
+      track,
+      from + 0.5 * each,
+      goal.map((value, channel) => (channel === 1 ? stepLift : value)),
+    );
     put(track, from + 0.9 * each, goal);
   }
   breathe(body, at, ms);
@@ -379,6 +404,10 @@ const leastWindUp: Milliseconds = 110;
 export function windUp(body: Body, side: Side, at: Milliseconds): void {
   if (at - firmUntil(body.chest) < leastWindUp) return;
   const turn = side === 'rear' ? 12 : -16;
-  put(body.hips, at - 1, hipsRow(body.frame, { ...guard.hips, y: guard.hips.y - 0.008, turn: guard.hips.turn + turn * 0.5 }));
+  put(
+    body.hips,
+    at - 1,
+    hipsRow(body.frame, { ...guard.hips, y: guard.hips.y - 0.008, turn: guard.hips.turn + turn * 0.5 }),
+  );
   put(body.chest, at - 1, chestRow(body.frame, { ...guard.chest, turn: guard.chest.turn + turn }));
 }

@@ -59,7 +59,8 @@ function layMove(body: Body, move: Move, laying: Laying, from: Frame, to: Frame,
   const frameAt = (share: number): Frame =>
     from === to ? from : frameBetween(from, to, Math.min(1, (share * ms * laying.pace) / stepMs(laying.step)));
   // Whoever has gone all the way round goes on from there, and does not unwind.
-  const after = motion.spins && !move.feint ? { ...to, heading: to.heading + motion.spins * 2 * Math.PI * handed(to) } : to;
+  const after =
+    motion.spins && !move.feint ? { ...to, heading: to.heading + motion.spins * 2 * Math.PI * handed(to) } : to;
   playKeys(body, motion, { at: laying.at, ms, frameAt, after, move, taken });
   body.frame = after;
   const lands = motion.hit && !move.feint && isStrike(move);
@@ -82,7 +83,9 @@ function groupsOf({ keys }: Motion): Group[] {
   return [
     ...(keys.some(({ hips, chest }) => hips ?? chest) ? (['trunk'] as const) : []),
     ...(keys.some(({ feet }) => feet) ? (['feet'] as const) : []),
-    ...(['lead', 'rear'] as const).flatMap((side): Group[] => (keys.some(({ hands }) => hands?.[side]) ? [`${side} hand`] : [])),
+    ...(['lead', 'rear'] as const).flatMap((side): Group[] =>
+      keys.some(({ hands }) => hands?.[side]) ? [`${side} hand`] : [],
+    ),
   ];
 }
 
@@ -97,17 +100,20 @@ function layStep(body: Body, laying: Laying): void {
   const goer = moves.find((move) => !move.feint && motionOfMove(move).travel);
   const travel = goer && motionOfMove(goer).travel;
   const to = travel ? travelled(from, travel) : from;
-  if (travel) {
-    stepTo(body, to, at, stepMs(step) / pace, travel, moves.length === 1);
-    body.frame = to;
-  }
   // What is no strike has the trunk, so that a jab goes out of a slip; of two strikes the first has.
   const others = moves
     .filter((move) => move !== goer)
     .sort((a, b) => Number(isStrike(a) && !a.feint) - Number(isStrike(b) && !b.feint));
+  if (travel) {
+    const trunkFree = !others.some((move) => groupsOf(motionOfMove(move)).includes('trunk'));
+    stepTo(body, to, at, stepMs(step) / pace, travel, trunkFree);
+    body.frame = to;
+  }
   const taken = new Set<Group>(travel ? ['feet'] : []);
   for (const move of others) {
-    const striking = others.flatMap((each): Group[] => (each !== move && each.side && isHandStrike(each) ? [`${each.side} hand`] : []));
+    const striking = others.flatMap((each): Group[] =>
+      each !== move && each.side && isHandStrike(each) ? [`${each.side} hand`] : [],
+    );
     layMove(body, move, laying, from, to, new Set([...taken, ...striking]));
     for (const group of groupsOf(motionOfMove(move))) taken.add(group);
   }
@@ -119,10 +125,12 @@ function laySeam(body: Body, repetition: Repetition, index: number, end: Millise
   if (seam?.verdict === 'step') {
     const travel = { forward: 0.05, first: 'lead' } as const;
     const to = travelled(body.frame, travel);
-    stepTo(body, to, end, onset - end, travel, false);
+    stepTo(body, to, end, onset - end, travel, true);
     body.frame = to;
   }
-  const next = (repetition.walk.steps[index] ?? repetition.walk.steps[0])?.step.content.find((each): each is Move => each.kind === 'move');
+  const next = (repetition.walk.steps[index] ?? repetition.walk.steps[0])?.step.content.find(
+    (each): each is Move => each.kind === 'move',
+  );
   if (seam?.verdict === 'reload' && next?.side && familyOf(next) === 'punch') windUp(body, next.side, onset);
 }
 

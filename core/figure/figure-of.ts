@@ -49,7 +49,11 @@ export function figureStudy(combination: Combination, stance: Stance): Study {
 }
 
 /** Repetitions of a study as a figure. `figureFrom([{ at: 0, repetition }], 'southpaw', { pace: 0.6 })` */
-export function figureFrom(performed: readonly Performed[], stance: Stance, options: Omit<MotionOptions, 'square'>): Figure {
+export function figureFrom(
+  performed: readonly Performed[],
+  stance: Stance,
+  options: Omit<MotionOptions, 'square'>,
+): Figure {
   const square = stance === 'square';
   return { motion: motionOf(performed, { ...options, square }), mirrored: stance === 'southpaw', square };
 }

@@ -79,7 +79,9 @@ const hook: MotionOf = (side, target) => {
         at: 0.26,
         hips: { x: 0.03, y: 0.482 - drop * 0.6, turn: loaded.hips },
         chest: { turn: loaded.chest, lean: 8 + lean * 0.6 },
-        hands: { [side]: { to: sided(side, [0.2, Math.max(y, 0.74) - 0.03, 0.17]), elbow: sided(side, [-0.1, -0.35, 1]) } },
+        hands: {
+          [side]: { to: sided(side, [0.2, Math.max(y, 0.74) - 0.03, 0.17]), elbow: sided(side, [-0.1, -0.35, 1]) },
+        },
       },
       {
         at: 0.5,
@@ -104,7 +106,12 @@ const uppercut: MotionOf = (side, target) => {
         at: 0.25,
         hips: { x: 0.04, y: 0.455 - drop * 0.8, turn: loaded.hips },
         chest: { turn: loaded.chest, lean: 11 + lean * 0.5 },
-        hands: { [side]: { to: sided(side, [0.21, high - (drop > 0 ? 0.06 : 0.2), 0.11]), elbow: sided(side, [-0.5, -1, 0.4]) } },
+        hands: {
+          [side]: {
+            to: sided(side, [0.21, high - (drop > 0 ? 0.06 : 0.2), 0.11]),
+            elbow: sided(side, [-0.5, -1, 0.4]),
+          },
+        },
       },
       {
         at: 0.52,
@@ -134,7 +141,10 @@ const overhand: MotionOf = (side, target) => {
         at: 0.52,
         hips: { x: drop > 0 ? 0.03 : 0.08, y: 0.465 - drop, z: -0.01, turn: facing.hips - 6 },
         chest: { turn: facing.chest - 6, lean: 15 + lean, side: -10 },
-        hands: { [side]: { to: [0.505, y + (target === 'body' ? 0.03 : 0.015), 0], elbow: [0, 0.5, 1] }, ...kept(side) },
+        hands: {
+          [side]: { to: [0.505, y + (target === 'body' ? 0.03 : 0.015), 0], elbow: [0, 0.5, 1] },
+          ...kept(side),
+        },
         feet: push(side),
       },
     ],
@@ -153,7 +163,12 @@ const shovelHook: MotionOf = (side, target) => {
         at: 0.24,
         hips: { x: 0.04, y: 0.465 - drop * 0.7, turn: loaded.hips },
         chest: { turn: loaded.chest, lean: 10 + lean * 0.5 },
-        hands: { [side]: { to: sided(side, [0.21, high - (drop > 0 ? 0.02 : 0.14), 0.15]), elbow: sided(side, [-0.4, -0.9, 0.6]) } },
+        hands: {
+          [side]: {
+            to: sided(side, [0.21, high - (drop > 0 ? 0.02 : 0.14), 0.15]),
+            elbow: sided(side, [-0.4, -0.9, 0.6]),
+          },
+        },
       },
       {
         at: 0.5,
@@ -226,7 +241,10 @@ const spinningBackFist: MotionOf = (_, target) => {
         feet: carried(245, spinLift),
         hands: spun(230),
       },
-      { at: 0.52, hands: { ...spun(270), rear: { near: [0.15, -0.045, 0.17], elbow: [-0.1, -0.8, 0.7], turned: 280 } } },
+      {
+        at: 0.52,
+        hands: { ...spun(270), rear: { near: [0.15, -0.045, 0.17], elbow: [-0.1, -0.8, 0.7], turned: 280 } },
+      },
       { at: 0.55, feet: carried(322, 0) },
       {
         at: 0.66,
@@ -280,7 +298,10 @@ const elbow: MotionOf = (side) => {
         at: 0.5,
         hips: { x: 0.075, y: 0.5, turn: facing.hips },
         chest: { turn: facing.chest, lean: 8 },
-        hands: { [side]: { fold: sided(side, [-0.6, -0.2, -0.7]), elbow: sided(side, [0.74, 0.66, -0.25]) }, ...kept(side) },
+        hands: {
+          [side]: { fold: sided(side, [-0.6, -0.2, -0.7]), elbow: sided(side, [0.72, 0.7, -0.25]) },
+          ...kept(side),
+        },
         feet: push(side, 1.15),
       },
     ],

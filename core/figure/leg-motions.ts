@@ -171,7 +171,15 @@ function switched(strike: Motion): Motion {
         .filter((key) => key.at > 0.32)
         .map((key) => {
           const standing = key.feet?.rear;
-          return standing ? { ...key, feet: { ...key.feet, rear: { ...standing, ...traded, ball: tradedBall(standing.ball?.[1] ?? 0), turn: 62 } } } : key;
+          return standing
+            ? {
+                ...key,
+                feet: {
+                  ...key.feet,
+                  rear: { ...standing, ...traded, ball: tradedBall(standing.ball?.[1] ?? 0), turn: 62 },
+                },
+              }
+            : key;
         }),
       { at: 0.88, hips: { y: 0.5 } },
     ],
@@ -267,9 +275,30 @@ interface Push {
 }
 
 const teeps: Readonly<Record<Target, Push>> = {
-  leg: { thigh: [0.86, -0.22, -0.12], shank: [0.8, -0.68, -0.14], chamber: [0.85, -0.3, 0.04], hips: 0.49, lean: -2, toes: -46 },
-  body: { thigh: [0.88, 0.38, -0.14], shank: [0.95, -0.16, -0.18], chamber: [0.9, 0.08, 0.02], hips: 0.51, lean: -12, toes: -70 },
-  head: { thigh: [0.79, 0.61, -0.12], shank: [0.84, 0.46, -0.16], chamber: [0.86, 0.28, 0.02], hips: 0.53, lean: -29, toes: -82 },
+  leg: {
+    thigh: [0.86, -0.22, -0.12],
+    shank: [0.8, -0.68, -0.14],
+    chamber: [0.85, -0.3, 0.04],
+    hips: 0.49,
+    lean: -2,
+    toes: -46,
+  },
+  body: {
+    thigh: [0.88, 0.38, -0.14],
+    shank: [0.95, -0.16, -0.18],
+    chamber: [0.9, 0.08, 0.02],
+    hips: 0.51,
+    lean: -12,
+    toes: -70,
+  },
+  head: {
+    thigh: [0.79, 0.61, -0.12],
+    shank: [0.84, 0.46, -0.16],
+    chamber: [0.86, 0.28, 0.02],
+    hips: 0.53,
+    lean: -29,
+    toes: -82,
+  },
 };
 
 /** The knee comes up first, then the foot goes straight out behind its ball, the hips after it. */

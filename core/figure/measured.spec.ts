@@ -44,7 +44,7 @@ export function jointAngles(joints: Joints, pose: Pose): JointAngles[] {
   const out: JointAngles[] = [];
   const pelvis = pelvisAxes(pose.hipTurn, pose.hipTip);
   const upward = unit(minus(joints.chest, joints.pelvis));
-  const twist = Math.abs(((((pose.chestTurn - pose.hipTurn) * degrees + 180) % 360) + 360) % 360 - 180);
+  const twist = Math.abs((((((pose.chestTurn - pose.hipTurn) * degrees + 180) % 360) + 360) % 360) - 180);
   out.push({ name: 'trunk twist', beyond: twist - jointRanges.trunk.rotation });
   for (const side of bodySides) {
     const [hip, knee, ankle] = [joints[`${side} hip`], joints[`${side} knee`], joints[`${side} ankle`]];
@@ -92,15 +92,35 @@ interface Capsule {
 function capsules(joints: Joints): Capsule[] {
   const trunk: Capsule[] = [
     { name: 'head', from: joints.head, to: joints.head, radius: radii.head },
-    { name: 'trunk', from: between(joints.pelvis, joints.chest, 0.1), to: between(joints.pelvis, joints.chest, 0.86), radius: radii.chest },
+    {
+      name: 'trunk',
+      from: between(joints.pelvis, joints.chest, 0.1),
+      to: between(joints.pelvis, joints.chest, 0.86),
+      radius: radii.chest,
+    },
   ];
   return [
     ...trunk,
     ...bodySides.flatMap((side): Capsule[] => [
-      { name: `${side} upper arm`, from: joints[`${side} shoulder`], to: joints[`${side} elbow`], radius: radii.upperArm },
-      { name: `${side} forearm`, from: joints[`${side} elbow`], to: between(joints[`${side} elbow`], joints[`${side} hand`], 0.75), radius: radii.forearm },
+      {
+        name: `${side} upper arm`,
+        from: joints[`${side} shoulder`],
+        to: joints[`${side} elbow`],
+        radius: radii.upperArm,
+      },
+      {
+        name: `${side} forearm`,
+        from: joints[`${side} elbow`],
+        to: between(joints[`${side} elbow`], joints[`${side} hand`], 0.75),
+        radius: radii.forearm,
+      },
       { name: `${side} glove`, from: joints[`${side} hand`], to: joints[`${side} hand`], radius: radii.glove },
-      { name: `${side} thigh`, from: between(joints[`${side} hip`], joints[`${side} knee`], 0.25), to: joints[`${side} knee`], radius: radii.thigh },
+      {
+        name: `${side} thigh`,
+        from: between(joints[`${side} hip`], joints[`${side} knee`], 0.25),
+        to: joints[`${side} knee`],
+        radius: radii.thigh,
+      },
       { name: `${side} shank`, from: joints[`${side} knee`], to: joints[`${side} ankle`], radius: radii.shank },
       { name: `${side} foot`, from: joints[`${side} ankle`], to: joints[`${side} ball`], radius: radii.foot },
     ]),

@@ -19,7 +19,11 @@ export interface Key {
     /** Rear hip up. */
     readonly tip?: Degrees;
   };
-  readonly chest?: { readonly turn?: Degrees; readonly lean?: Degrees; /** Toward the rear side. */ readonly side?: Degrees };
+  readonly chest?: {
+    readonly turn?: Degrees;
+    readonly lean?: Degrees;
+    /** Toward the rear side. */ readonly side?: Degrees;
+  };
   readonly hands?: Readonly<Partial<Record<Side, HandKey>>>;
   readonly feet?: Readonly<Partial<Record<Side, FootKey>>>;
 }

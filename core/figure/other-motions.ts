@@ -22,13 +22,23 @@ const roll: MotionOf = (side) =>
     [
       {
         at: 0.22,
-        hips: { x: side === 'rear' ? 0.01 : -0.04, y: 0.455, z: -0.015 * toward(side), turn: side === 'rear' ? 20 : 42 },
+        hips: {
+          x: side === 'rear' ? 0.01 : -0.04,
+          y: 0.455,
+          z: -0.015 * toward(side),
+          turn: side === 'rear' ? 20 : 42,
+        },
         chest: { turn: side === 'rear' ? 14 : 44, lean: 11, side: -14 * toward(side) },
       },
       { at: 0.5, hips: { y: 0.38, z: 0, x: -0.03 }, chest: { lean: 25, side: 0 } },
       {
         at: 0.8,
-        hips: { x: side === 'rear' ? -0.045 : 0.015, y: 0.455, z: 0.02 * toward(side), turn: side === 'rear' ? 44 : 12 },
+        hips: {
+          x: side === 'rear' ? -0.045 : 0.015,
+          y: 0.455,
+          z: 0.02 * toward(side),
+          turn: side === 'rear' ? 44 : 12,
+        },
         chest: { turn: side === 'rear' ? 47 : 4, lean: 11, side: 15 * toward(side) },
       },
     ],
@@ -79,7 +89,12 @@ const shell = (side: Side): HandKey => ({
 });
 const cover: MotionOf = () =>
   still([
-    { at: 0.45, hips: { y: 0.468, turn: 22 }, chest: { turn: 14, lean: 14 }, hands: { lead: shell('lead'), rear: shell('rear') } },
+    {
+      at: 0.45,
+      hips: { y: 0.468, turn: 22 },
+      chest: { turn: 14, lean: 14 },
+      hands: { lead: shell('lead'), rear: shell('rear') },
+    },
     { at: 0.75, hands: { lead: shell('lead'), rear: shell('rear') } },
   ]);
 
@@ -116,7 +131,10 @@ const check: MotionOf = (side) => {
 
 const going = (travel: Travel): Motion => ({ ...still([], 1), travel });
 /** Around the bag toward a side: with the foot of that side first. Without a side, toward the lead one (house value). */
-const round = (degrees: number): MotionOf => (side) => going({ around: -degrees * toward(side), first: side });
+const round =
+  (degrees: number): MotionOf =>
+  (side) =>
+    going({ around: -degrees * toward(side), first: side });
 
 const grab: MotionOf = () =>
   still(
@@ -144,7 +162,12 @@ const grab: MotionOf = () =>
 const post: MotionOf = () =>
   still(
     [
-      { at: 0.6, hips: { x: 0.03, turn: 40 }, chest: { turn: 46, lean: 9 }, hands: { lead: { to: [0.47, 0.84, -0.02], elbow: [0, -1, -0.4] } } },
+      {
+        at: 0.6,
+        hips: { x: 0.03, turn: 40 },
+        chest: { turn: 46, lean: 9 },
+        hands: { lead: { to: [0.47, 0.84, -0.02], elbow: [0, -1, -0.4] } },
+      },
       { at: 1, hands: { lead: { to: [0.47, 0.84, -0.02], elbow: [0, -1, -0.4] } } },
     ],
     2,
@@ -159,7 +182,10 @@ const squat: MotionOf = () =>
     1,
   );
 
-const onFloor = (side: Side): HandKey => ({ to: sided(side, [0.3, 0.045, 0.12]), elbow: sided(side, [-0.6, 0.1, 0.8]) });
+const onFloor = (side: Side): HandKey => ({
+  to: sided(side, [0.3, 0.045, 0.12]),
+  elbow: sided(side, [-0.6, 0.1, 0.8]),
+});
 /** Stretched out behind the hands, knees toward the floor. */
 const plank = (side: Side): FootKey => ({
   ball: sided(side, [side === 'lead' ? -0.47 : -0.49, 0, 0.1]),
@@ -178,7 +204,15 @@ const sprawl: MotionOf = () =>
         hands: { lead: onFloor('lead'), rear: onFloor('rear') },
         feet: { lead: { heel: 30, turn: 0 }, rear: { heel: 40, turn: 10 } },
       },
-      { at: 0.35, hips: { x: -0.09, y: 0.3 }, chest: { lean: 72 }, feet: { lead: { ball: [-0.2, 0.05, -0.09], heel: 60 }, rear: { ball: [-0.38, 0.05, 0.09], heel: 70, knee: [0.7, -0.6, 0.2] } } },
+      {
+        at: 0.35,
+        hips: { x: -0.09, y: 0.3 },
+        chest: { lean: 72 },
+        feet: {
+          lead: { ball: [-0.2, 0.05, -0.09], heel: 60 },
+          rear: { ball: [-0.38, 0.05, 0.09], heel: 70, knee: [0.7, -0.6, 0.2] },
+        },
+      },
       {
         at: 0.46,
         hips: { x: -0.13, y: 0.2, turn: 0 },
@@ -192,13 +226,21 @@ const sprawl: MotionOf = () =>
         hands: { lead: onFloor('lead'), rear: onFloor('rear') },
         feet: { lead: plank('lead'), rear: plank('rear') },
       },
-      { at: 0.67, hips: { x: -0.09, y: 0.3 }, chest: { lean: 68 }, feet: { lead: { ball: [-0.18, 0.06, -0.09], heel: 45 }, rear: { ball: [-0.36, 0.05, 0.09], heel: 55 } } },
+      {
+        at: 0.67,
+        hips: { x: -0.09, y: 0.3 },
+        chest: { lean: 68 },
+        feet: { lead: { ball: [-0.18, 0.06, -0.09], heel: 45 }, rear: { ball: [-0.36, 0.05, 0.09], heel: 55 } },
+      },
       {
         at: 0.78,
         hips: { x: -0.05, y: 0.32, turn: 12 },
         chest: { turn: 8, lean: 60 },
         hands: { lead: onFloor('lead'), rear: onFloor('rear') },
-        feet: { lead: { ball: [0.14, 0, -0.07], heel: 20, turn: 5, knee: [1, 0.1, 0.05] }, rear: { ball: [-0.14, 0, 0.07], heel: 35, turn: 20, knee: [0.9, 0.1, 0.4] } },
+        feet: {
+          lead: { ball: [0.14, 0, -0.07], heel: 20, turn: 5, knee: [1, 0.1, 0.05] },
+          rear: { ball: [-0.14, 0, 0.07], heel: 35, turn: 20, knee: [0.9, 0.1, 0.4] },
+        },
       },
     ],
     1,

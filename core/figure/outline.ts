@@ -26,7 +26,10 @@ function tangent(a: Disc, b: Disc): number | null {
  * @example outlineOf([{ x: 0, y: 0, r: 1 }, { x: 4, y: 0, r: 1 }]).length // 2
  */
 export function outlineOf(discs: readonly Disc[]): Arc[] {
-  const first = discs.reduce<Disc | null>((best, each) => (!best || each.y - each.r < best.y - best.r ? each : best), null);
+  const first = discs.reduce<Disc | null>(
+    (best, each) => (!best || each.y - each.r < best.y - best.r ? each : best),
+    null,
+  );
   if (!first) return [];
   const arcs: Arc[] = [];
   // The topmost point is on the outline; from there the band is followed round by least turn.

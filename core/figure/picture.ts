@@ -6,15 +6,7 @@ import type { Camera, Seen } from './view';
 
 /** What a part is painted with: names, which whoever draws turns into colours. */
 export type Paint =
-  | 'lead limb'
-  | 'rear limb'
-  | 'lead glove'
-  | 'rear glove'
-  | 'trunk'
-  | 'shorts'
-  | 'skin'
-  | 'band'
-  | 'line';
+  'lead limb' | 'rear limb' | 'lead glove' | 'rear glove' | 'trunk' | 'shorts' | 'skin' | 'band' | 'line';
 
 /** A disc on the picture. */
 export interface Disc {
@@ -98,9 +90,33 @@ function arm(joints: Joints, camera: Camera, side: BodySide, name: 'lead' | 'rea
   const wrist = between(elbow, hand, 1 - 0.05 / lengths.forearm);
   const knuckles = plus(hand, times(unit(minus(hand, elbow)), 0.014));
   return [
-    hull(camera, [[shoulder, 0.035], [elbow, radii.upperArm * 0.92]], `${name} limb`),
-    hull(camera, [[elbow, radii.upperArm * 0.92], [wrist, radii.forearm * 0.85]], `${name} limb`, 0.004),
-    hull(camera, [[wrist, 0.024], [hand, radii.glove], [knuckles, radii.glove * 0.9]], `${name} glove`, 0.012),
+    hull(
+      camera,
+      [
+        [shoulder, 0.035],
+        [elbow, radii.upperArm * 0.92],
+      ],
+      `${name} limb`,
+    ),
+    hull(
+      camera,
+      [
+        [elbow, radii.upperArm * 0.92],
+        [wrist, radii.forearm * 0.85],
+      ],
+      `${name} limb`,
+      0.004,
+    ),
+    hull(
+      camera,
+      [
+        [wrist, 0.024],
+        [hand, radii.glove],
+        [knuckles, radii.glove * 0.9],
+      ],
+      `${name} glove`,
+      0.012,
+    ),
   ];
 }
 
@@ -116,10 +132,43 @@ function leg(joints: Joints, camera: Camera, side: BodySide, name: 'lead' | 'rea
   const toe = plus(ball, times(unit(foot), 0.028));
   const heel = plus(ankle, [0, 0, 0]);
   return [
-    hull(camera, [[between(hip, knee, 0.4), 0.046], [knee, 0.033]], `${name} limb`),
-    hull(camera, [[knee, 0.032], [between(knee, ankle, 0.35), 0.031], [ankle, 0.021]], `${name} limb`, 0.002),
-    hull(camera, [[heel, 0.024], [plus(ball, [0, 0.014, 0]), 0.021], [plus(toe, [0, 0.012, 0]), 0.016]], `${name} glove`, 0.006),
-    hull(camera, [[hip, 0.058], [hem, 0.049]], 'shorts', 0.01),
+    hull(
+      camera,
+      [
+        [between(hip, knee, 0.4), 0.046],
+        [knee, 0.033],
+      ],
+      `${name} limb`,
+    ),
+    hull(
+      camera,
+      [
+        [knee, 0.032],
+        [between(knee, ankle, 0.35), 0.031],
+        [ankle, 0.021],
+      ],
+      `${name} limb`,
+      0.002,
+    ),
+    hull(
+      camera,
+      [
+        [heel, 0.024],
+        [plus(ball, [0, 0.014, 0]), 0.021],
+        [plus(toe, [0, 0.012, 0]), 0.016],
+      ],
+      `${name} glove`,
+      0.006,
+    ),
+    hull(
+      camera,
+      [
+        [hip, 0.058],
+        [hem, 0.049],
+      ],
+      'shorts',
+      0.01,
+    ),
   ];
 }
 
@@ -136,14 +185,29 @@ export function pictureOf(joints: Joints, lead: BodySide, camera: Camera): Pictu
   ]);
   // The waist turns half with the hips, half with the shoulders.
   const waist = bodySides.map((side): readonly [Vector, number] => [
-    between(between(joints.pelvis, joints[`${side} hip`], 0.45), between(joints.chest, joints[`${side} shoulder`], 0.35), 0.3),
+    between(
+      between(joints.pelvis, joints[`${side} hip`], 0.45),
+      between(joints.chest, joints[`${side} shoulder`], 0.35),
+      0.3,
+    ),
     0.052,
   ]);
-  const hips = bodySides.map((side): readonly [Vector, number] => [between(joints.pelvis, joints[`${side} hip`], 0.55), 0.054]);
+  const hips = bodySides.map((side): readonly [Vector, number] => [
+    between(joints.pelvis, joints[`${side} hip`], 0.55),
+    0.054,
+  ]);
   const parts: PicturePart[] = [
     hull(camera, [...shoulders, ...waist], 'trunk'),
     hull(camera, [...hips, [between(joints.pelvis, joints.chest, 0.17), 0.064]], 'shorts', 0.006),
-    hull(camera, [[between(joints.chest, joints.neck, 0.3), 0.034], [joints.neck, 0.03]], 'skin', -0.05),
+    hull(
+      camera,
+      [
+        [between(joints.chest, joints.neck, 0.3), 0.034],
+        [joints.neck, 0.03],
+      ],
+      'skin',
+      -0.05,
+    ),
     hull(
       camera,
       [

@@ -51,7 +51,15 @@ export const masses = {
 } as const;
 
 /** Where along a segment its mass lies, from its upper end (same source, from memory). */
-export const massAt = { trunk: 0.5, head: 1, upperArm: 0.436, forearm: 0.6, thigh: 0.433, shank: 0.433, foot: 0.5 } as const;
+export const massAt = {
+  trunk: 0.5,
+  head: 1,
+  upperArm: 0.436,
+  forearm: 0.6,
+  thigh: 0.433,
+  shank: 0.433,
+  foot: 0.5,
+} as const;
 
 /**
  * How far joints move (American Academy of Orthopaedic Surgeons, Joint Motion, 1965, as in Norkin and White, Measurement

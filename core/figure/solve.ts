@@ -54,11 +54,7 @@ function bend(root: Vector, wanted: Vector, pole: Vector, reach: Reach): { middl
 export function ankleToBall(yaw: number, pitch: number): Vector {
   const { ankleHeight, ankleToBall: ahead } = lengths;
   const forward = ahead * Math.cos(pitch) - ankleHeight * Math.sin(pitch);
-  return [
-    forward * Math.cos(yaw),
-    -ahead * Math.sin(pitch) - ankleHeight * Math.cos(pitch),
-    forward * Math.sin(yaw),
-  ];
+  return [forward * Math.cos(yaw), -ahead * Math.sin(pitch) - ankleHeight * Math.cos(pitch), forward * Math.sin(yaw)];
 }
 
 /** Smallest of some numbers, or a little less where two are alike, so that it changes smoothly. */
