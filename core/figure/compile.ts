@@ -15,7 +15,9 @@ import { layHands } from './hands';
 import type { ContactPoint, Motion } from './motion';
 import { motions } from './motions';
 import type { BodyMotion, Hit } from './body-motion';
-import { breathe, newBody, playKeys, shuffle, stepTo, windUp, type Body, type Group } from './body';
+import { newBody, type Body } from './body';
+import { breathe, shuffle, stepTo, windUp } from './footwork';
+import { playKeys, type Group } from './play-keys';
 
 /** One repetition and when it begins. */
 export interface Performed {
