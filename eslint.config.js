@@ -53,7 +53,7 @@ const never = (names, message) => ({ regex: `^(?:\\./|(?:\\.\\./)+)(?:${names.jo
 /** The sheet's room holds schemas and shared words: of the rooms before it, it may know their words alone. */
 const noBehaviour = {
   regex:
-    '^\\.\\./(?:notation|mechanics/(?!effort$)|progressions/(?!kinds$)|bags/(?!kind-names$|own-kind$)|moves/(?!kind$))',
+    '^\\.\\./(?:notation|mechanics/(?!effort$)|progressions/(?!kinds$)|figure/(?!view-names$)|bags/(?!kind-names$|own-kind$)|moves/(?!kind$))',
   message: 'sheet holds schemas and words, no behaviour',
 };
 

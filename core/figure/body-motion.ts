@@ -32,7 +32,28 @@ export interface Hit {
 export interface BodyMotion extends TrunkMotion {
   readonly hands: Readonly<Record<BodySide, Curve>>;
   readonly hits: readonly Hit[];
+  /** How the athlete stands, and from when: the first from the beginning. */
+  readonly stands: readonly Stand[];
+  /** Where the middle of the stance is on the floor, for a camera that follows. */
+  readonly ground: Curve;
+  /** Steps that are done, in order. */
+  readonly done: readonly DoneStep[];
   readonly ms: Milliseconds;
+}
+
+/** A stance taken up at a moment. */
+export interface Stand {
+  readonly at: Milliseconds;
+  readonly frame: Frame;
+}
+
+/** A step of a combination while it is done. */
+export interface DoneStep {
+  readonly at: Milliseconds;
+  readonly ms: Milliseconds;
+  readonly step: number;
+  /** The head goes out of the way, so that its path is worth seeing. */
+  readonly dodges: boolean;
 }
 
 function footAt(curve: Curve, at: Milliseconds): FootPose {

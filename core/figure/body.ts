@@ -1,5 +1,5 @@
 import type { Side } from '../moves/kind';
-import type { Hit } from './body-motion';
+import type { DoneStep, Hit, Stand } from './body-motion';
 import { bodySide, chestRow, footRow, guardFoot, hipsRow, type Frame } from './frame';
 import type { HandIntent } from './hands';
 import { guard } from './motion';
@@ -13,6 +13,9 @@ export interface Body {
   readonly feet: Readonly<Record<BodySide, Track>>;
   readonly handIntents: Readonly<Record<BodySide, HandIntent[]>>;
   readonly hits: Hit[];
+  readonly stands: Stand[];
+  readonly ground: Track;
+  readonly done: DoneStep[];
   /** Where it stands now. */
   frame: Frame;
 }
@@ -34,6 +37,9 @@ export function newBody(frame: Frame): Body {
     feet: { left: newTrack(guardFootRow(frame, 'left')), right: newTrack(guardFootRow(frame, 'right')) },
     handIntents: { left: [], right: [] },
     hits: [],
+    stands: [{ at: 0, frame }],
+    ground: newTrack([0, 0]),
+    done: [],
     frame,
   };
 }

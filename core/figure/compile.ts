@@ -23,6 +23,8 @@ import { playKeys, type Group } from './play-keys';
 export interface Performed {
   readonly at: Milliseconds;
   readonly repetition: Repetition;
+  /** When each of its steps begins, from its own beginning, where it is not done at its own pace. */
+  readonly onsets?: readonly Milliseconds[];
 }
 
 export interface MotionOptions {
@@ -94,6 +96,8 @@ function groupsOf({ keys }: Motion): Group[] {
 function layStep(body: Body, laying: Laying): void {
   const { step, at, pace } = laying;
   const moves = step.content.filter((each): each is Move => each.kind === 'move');
+  const dodges = moves.some(({ id }) => moveKind(id).family === 'defence' && moveKind(id).limb === null);
+  body.done.push({ at, ms: stepMs(step) / pace, step: laying.index, dodges });
   if (moves.length === 0) {
     shuffle(body, at, stepMs(step) / pace);
     return;
@@ -136,6 +140,9 @@ function laySeam(body: Body, repetition: Repetition, index: number, end: Millise
   if (seam?.verdict === 'reload' && next?.side && familyOf(next) === 'punch') windUp(body, next.side, onset);
 }
 
+/** A missing step is taken this long before what it is for, where times are told (trade page: a step costs 0.25 s). */
+const seamMs: Milliseconds = 250;
+
 /** Walking back over a stature's length takes about this long (house value). */
 const msPerStature: Milliseconds = 1400;
 
@@ -165,16 +172,17 @@ export function motionOf(performed: readonly Performed[], options: MotionOptions
   const home = startFrame(options.square ?? false);
   const body = newBody(home);
   const begins = performed.map(({ at }) => at);
-  performed.forEach(({ at: begin, repetition }, time) => {
-    const starts = onsets(repetition).map((onset) => begin + onset / pace);
+  performed.forEach(({ at: begin, repetition, onsets: told }, time) => {
+    const starts = told?.map((onset) => begin + onset) ?? onsets(repetition).map((onset) => begin + onset / pace);
     let end = begin;
     repetition.walk.steps.forEach(({ step }, index) => {
       const at = starts[index] ?? begin;
-      laySeam(body, repetition, index, end, at);
+      if (at > end + 1 && told) breathe(body, end, at - end);
+      laySeam(body, repetition, index, told ? Math.max(end, at - seamMs / pace) : end, at);
       layStep(body, { step, at, pace, index });
       end = at + stepMs(step) / pace;
     });
-    const done = begin + repetition.ms / pace;
+    const done = told ? end : begin + repetition.ms / pace;
     laySeam(body, repetition, repetition.walk.steps.length, end, done);
     const next = begins[time + 1] ?? options.until ?? done;
     if (next - done > 1) layBreath(body, home, done, next - done, options.otherStance === 'reset');
@@ -186,5 +194,13 @@ export function motionOf(performed: readonly Performed[], options: MotionOptions
     chest: curveThrough(body.chest),
     feet: { left: curveThrough(body.feet.left), right: curveThrough(body.feet.right) },
   };
-  return { ...trunk, hands: layHands(trunk, body.handIntents, home), hits: body.hits, ms };
+  return {
+    ...trunk,
+    stands: body.stands,
+    ground: curveThrough(body.ground),
+    done: body.done,
+    hands: layHands(trunk, body.handIntents, home),
+    hits: body.hits,
+    ms,
+  };
 }

@@ -41,6 +41,9 @@ export function stepTo(
         { kind: 'release', at: at + ms, frame: to, side: sideOf(to, which) },
       );
   }
+  body.stands.push({ at: at + ms / 2, frame: to });
+  begin(body.ground, at);
+  put(body.ground, at + ms, [to.origin[0], to.origin[2]]);
   if (!trunkToo) return;
   begin(body.hips, at);
   begin(body.chest, at);

@@ -103,5 +103,5 @@ export const squareFeet = {
 } as const satisfies Readonly<Record<Side, FootKey>>;
 
 /** How far in front of the middle of the feet a bag's middle hangs, and how thick it is (house values). */
-export const bagAhead: Statures = 0.58;
+export const bagAhead: Statures = 0.62;
 export const bagRadius: Statures = 0.09;

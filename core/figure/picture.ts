@@ -6,7 +6,7 @@ import type { Camera, Seen } from './view';
 
 /** What a part is painted with: names, which whoever draws turns into colours. */
 export type Paint =
-  'lead limb' | 'rear limb' | 'lead glove' | 'rear glove' | 'trunk' | 'shorts' | 'skin' | 'band' | 'line';
+  'lead limb' | 'rear limb' | 'lead glove' | 'rear glove' | 'trunk' | 'shorts' | 'skin' | 'band' | 'line' | 'bag';
 
 /** A disc on the picture. */
 export interface Disc {

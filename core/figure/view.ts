@@ -1,4 +1,5 @@
 import type { Degrees, Statures } from '../units';
+import type { ViewName } from './view-names';
 import { cross, dot, minus, times, unit, up, type Vector } from './vector';
 
 /** Where one looks from. */
@@ -11,14 +12,12 @@ export interface View {
 }
 
 /** The views on offer, by name. The open side is the rear one of an orthodox stance. */
-export const views = {
+export const views: Readonly<Record<ViewName, View>> = {
   'three-quarter': { azimuth: 48, elevation: 7, mirrored: false },
   'mirrored front': { azimuth: 0, elevation: 6, mirrored: true },
   front: { azimuth: 0, elevation: 6, mirrored: false },
   side: { azimuth: 90, elevation: 4, mirrored: false },
-} as const satisfies Readonly<Record<string, View>>;
-export type ViewName = keyof typeof views;
-export const viewNames = Object.keys(views).map((name) => name as ViewName);
+};
 
 /** A point on the picture: x to the right, y down, in statures at the distance of the body's middle; depth away from the eye. */
 export interface Seen {

@@ -14,7 +14,7 @@ import { sayCombination, sayStrikes } from './say-combination';
 import { worded, type Speech } from './speech';
 
 /** A combination is shown much slower than it is worked (house value). */
-const showPace: PaceFactor = 0.5;
+export const showPace: PaceFactor = 0.5;
 /** Between one showing and the next (house value). */
 const betweenShows: Milliseconds = 1500;
 

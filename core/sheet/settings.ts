@@ -1,5 +1,6 @@
 import * as z from '../schemas';
 import { bagKinds, levels } from '../bags/kind-names';
+import { viewNames } from '../figure/view-names';
 import { measureSystems } from '../measures';
 import { blockClocks, countsFrom, leadOuts, talks } from './call-kinds';
 import { pronunciationsSchema, wordingsSchema } from './calls';
@@ -21,6 +22,9 @@ export type DraftWishes = z.infer<typeof draftWishesSchema>;
 export const densities = ['close', 'roomy'] as const;
 /** Whether the names of strikes stand under their numbers while a session runs; by the level unless chosen. */
 export const namings = ['by level', 'always', 'never'] as const;
+
+/** What shows a combination while a session runs. */
+export const shownBys = ['staff', 'figure', 'both'] as const;
 
 const fields = {
   look: z._default(z.enum(['system', 'light', 'dark']), 'system'),
@@ -54,6 +58,9 @@ const fields = {
   density: z._default(z.enum(densities), 'close'),
   /** Which foot leads of whoever practises alone. */
   soloStance: z._default(z.enum(['orthodox', 'southpaw']), 'orthodox'),
+  /** Where the figure is looked at from, and what shows a combination while a session runs. */
+  figureView: z._default(z.enum(viewNames), 'three-quarter'),
+  shownBy: z._default(z.enum(shownBys), 'staff'),
   strikeNames: z._default(z.enum(namings), 'by level'),
   draft: z._default(draftWishesSchema, { minutes: 30, level: 'beginner', kind: 'mixed', bag: 'heavy' }),
   /** Hints for beginners that were put away. */

@@ -34,13 +34,14 @@ import {
 import { orNothing, ChoiceField } from '../../parts/fields/choice-field';
 import { KeysService, type Shortcut } from '../../services/keys.service';
 import { SettingsService } from '../../services/settings.service';
+import { FigureFold } from '../../parts/figure/figure-fold';
 import { StaffEditor } from '../../parts/staff-editor/staff-editor';
 import { PractiseLink } from './practise-link';
 
 /** One combination of the book, open for editing: typed, or placed on the staff. Every good change is saved at once. */
 @Component({
   selector: 'kt-combination-card',
-  imports: [MatRadioModule, ChoiceField, TextField, MatButtonModule, PractiseLink, StaffEditor],
+  imports: [MatRadioModule, ChoiceField, TextField, MatButtonModule, FigureFold, PractiseLink, StaffEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './combination-card.html',
   styleUrl: './combination-card.scss',
@@ -62,6 +63,11 @@ export class CombinationCard {
     computation: () => this.entry().text,
   });
   protected readonly stance = signal<'orthodox' | 'southpaw'>('orthodox');
+  /** The move that was chosen on the staff last: the figure shows it. */
+  protected readonly chosen = linkedSignal<string, number | null>({
+    source: () => this.entry().id,
+    computation: () => null,
+  });
   private readonly past = signal<readonly string[]>([]);
   private readonly future = signal<readonly string[]>([]);
   protected readonly canUndo = computed(() => this.past().length > 0);

@@ -4,7 +4,8 @@ import { MatIcon } from '@angular/material/icon';
 import { addedMs, endInSchema, faultsOn, livePaces } from '../../../core/index';
 import { ChoiceField } from '../../parts/fields/choice-field';
 import { NumberField } from '../../parts/fields/number-field';
-import { looks } from '../../parts/stage/wall-choices';
+import { viewChoices } from '../../parts/figure/view-choices';
+import { looks, shownByChoices } from '../../parts/stage/wall-choices';
 import { BookService } from '../../services/book.service';
 import { SettingsService } from '../../services/settings.service';
 import { insteadOf } from './instead';
@@ -28,6 +29,8 @@ export class LivePanel {
   protected readonly live = inject(Live);
   protected readonly settings = inject(SettingsService);
   protected readonly looks = looks;
+  protected readonly shownBys = shownByChoices;
+  protected readonly seenFrom = viewChoices;
   private readonly book = inject(BookService);
   readonly closed = output();
 

@@ -16,6 +16,7 @@ import {
   drillKinds,
   focusNames,
   pieceSchemas,
+  readStored,
   stanceNames,
   usualDrill,
   usualGapMs,
@@ -27,13 +28,14 @@ import {
   type Sheet,
 } from '../../../core/index';
 import { named, orNothing, type Choice, ChoiceField } from '../../parts/fields/choice-field';
+import { FigureFold } from '../../parts/figure/figure-fold';
 import { BuildOptions } from './build-options';
 import { RhythmOptions } from './rhythm-options';
 
 /** Everything about a piece that does not stand on its row: breath, stance, what is done in it, focus, and the options of a build, a drill or a rhythm. */
 @Component({
   selector: 'kt-piece-options',
-  imports: [MatCheckbox, ChoiceField, NumberField, TextField, MatButtonModule, BuildOptions, RhythmOptions],
+  imports: [MatCheckbox, ChoiceField, NumberField, TextField, MatButtonModule, BuildOptions, FigureFold, RhythmOptions],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './piece-options.html',
   styleUrl: './options.scss',
@@ -69,6 +71,13 @@ export class PieceOptions {
   protected readonly combination = computed(() => this.of('combination'));
   /** A piece with repetitions, which have a breath between them. */
   protected readonly repeats = computed(() => this.combination() ?? this.build());
+
+  /** What the figure shows: the combination, or what is built up to; null while it does not read. */
+  protected readonly figured = computed(() => {
+    const text = this.combination()?.text ?? this.build()?.goal;
+    const read = text ? readStored(text) : null;
+    return read?.ok ? read.value : null;
+  });
 
   private of<Kind extends Piece['kind']>(kind: Kind): PieceOf<Kind> | null {
     const piece = this.piece();

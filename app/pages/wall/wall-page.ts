@@ -17,8 +17,9 @@ import { codeOf, codeSchema, wallLimits, type Refusal, type Showing } from '../.
 import { BoardView } from '../../parts/board/board-view';
 import { ChoiceField } from '../../parts/fields/choice-field';
 import { TextField } from '../../parts/fields/text-field';
+import { viewChoices } from '../../parts/figure/view-choices';
 import { Stage } from '../../parts/stage/stage';
-import { choiceOf, looks, wallChoices } from '../../parts/stage/wall-choices';
+import { choiceOf, looks, shownByChoices, wallChoices } from '../../parts/stage/wall-choices';
 import { SettingsService } from '../../services/settings.service';
 import { Follower } from '../../services/follower';
 
@@ -48,6 +49,8 @@ export class WallPage {
   readonly code = input<string>();
 
   protected readonly looks = looks;
+  protected readonly shownBys = shownByChoices;
+  protected readonly seenFrom = viewChoices;
   protected readonly typed = signal('');
   protected readonly ready = computed(() => codeOf(this.typed()).length === wallLimits.code);
   protected readonly why = computed(() => {

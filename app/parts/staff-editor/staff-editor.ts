@@ -100,12 +100,20 @@ export class StaffEditor {
   readonly combination = input.required<Combination | null>();
   readonly scheme = input<Scheme>(six);
   readonly changed = output<Combination>();
+  /** The item that somebody chose, by its place. */
+  readonly chosen = output<number>();
 
   private readonly application = inject(ApplicationRef);
   private readonly board = viewChild<ElementRef<HTMLElement>>('board');
   protected readonly offered = offered;
   protected readonly scale = scale;
   protected readonly at = signal(0);
+
+  protected choose(index: number): void {
+    this.at.set(index);
+    this.chosen.emit(index);
+  }
+
   protected readonly shown = computed((): Combination => this.combination() ?? { items: [] });
   protected readonly layout = computed(() =>
     layoutStaff(this.shown(), { scheme: this.scheme(), added: [], levels: 'all', study: null }),

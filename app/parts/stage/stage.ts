@@ -23,13 +23,16 @@ import {
   type Leaf,
   type Phase,
   type Schools,
+  type Settings,
   type Sheet,
   type ShownScript,
   type Timeline,
+  type ViewName,
   type WallView,
   type Where,
 } from '../../../core/index';
 import { StrikeStaff } from '../strike-staff/strike-staff';
+import { StageFigure } from './stage-figure';
 import { StageStrip } from './stage-strip';
 import { standings } from './standings';
 import { StageLanes } from './stage-lanes';
@@ -37,7 +40,7 @@ import { StageLanes } from './stage-lanes';
 /** What a class sees of a session that runs, on the coach's tablet and on a wall: clock, staff, what is said and what is next. */
 @Component({
   selector: 'kt-stage',
-  imports: [NgTemplateOutlet, StageLanes, StageStrip, StrikeStaff],
+  imports: [NgTemplateOutlet, StageFigure, StageLanes, StageStrip, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stage.html',
   styleUrl: './stage.scss',
@@ -65,6 +68,9 @@ export class Stage {
   readonly breathHeld = input(false);
   /** What the coach thinks where coaches disagree; the sheet's own word goes first. */
   readonly schools = input<Schools>();
+  /** What shows a combination while it is done: its staff, the figure, or both. */
+  readonly shownBy = input<Settings['shownBy']>('staff');
+  readonly figureView = input<ViewName>('three-quarter');
   readonly view = input<WallView>('everything');
   /** The bag whose version is shown where the view is one lane. */
   readonly lane = input<string | null>(null);
@@ -176,12 +182,19 @@ export class Stage {
     return early ? writeCombination(early, this.scheme()) : null;
   }
 
-  private readonly calm = toSignal(
+  protected readonly calm = toSignal(
     inject(BreakpointObserver)
       .observe('(prefers-reduced-motion: reduce)')
       .pipe(map(({ matches }) => matches)),
     { initialValue: false },
   );
+  /** The figure of what is on; in a show always, else where it was chosen. Nothing on a lane's own version. */
+  protected readonly figured = computed(() => {
+    const leaf = this.leaf();
+    const wanted = this.shownBy() !== 'staff' || leaf?.block === 'show';
+    return leaf?.combination && wanted && !this.onLane() && !this.countsIn() ? leaf : null;
+  });
+  protected readonly staffed = computed(() => this.figured() === null || this.shownBy() !== 'figure');
   /** The move that is done now, at the pace of the class; none where motion is to be little. */
   protected readonly lit = computed(() => {
     const leaf = this.leaf();

@@ -37,3 +37,10 @@ export const looks: readonly Choice<Settings['look']>[] = [
   { value: 'dark', name: 'dark' },
   { value: 'light', name: 'daylight' },
 ];
+
+/** What shows a combination while it is done. */
+export const shownByChoices: readonly Choice<Settings['shownBy']>[] = [
+  { value: 'staff', name: 'by the staff' },
+  { value: 'figure', name: 'by the figure' },
+  { value: 'both', name: 'by both' },
+];

@@ -1,0 +1,62 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import {
+  bagBeside,
+  bagKinds,
+  bagNatures,
+  describeCombination,
+  leafFigure,
+  tellingMoments,
+  views,
+  type Leaf,
+  type SessionTime,
+  type ShownScript,
+  type ViewName,
+} from '../../../core/index';
+import { FigurePicture } from '../figure/figure-picture';
+
+/** The figure of what a class does now, on the session's own clock. Where motion is to be little it goes from still to still. */
+@Component({
+  selector: 'kt-stage-figure',
+  imports: [FigurePicture],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (shown(); as shown) {
+      <div class="figure" role="img" [attr.aria-label]="words()">
+        <kt-figure-picture [figure]="shown.figure" [at]="at()" [view]="seen()" [beside]="beside()" />
+      </div>
+    }
+  `,
+  styles: `
+    :host,
+    .figure {
+      display: grid;
+      min-height: 0;
+      height: 100%;
+    }
+  `,
+})
+export class StageFigure {
+  readonly leaf = input.required<Leaf>();
+  readonly script = input.required<ShownScript | null>();
+  readonly position = input.required<SessionTime>();
+  readonly view = input.required<ViewName>();
+  readonly calm = input(false);
+
+  protected readonly shown = computed(() => leafFigure(this.leaf(), this.script(), this.leaf().stance));
+  private readonly since = computed(() => Math.max(0, this.position() - this.leaf().at));
+  private readonly moments = computed(() => tellingMoments(this.shown()?.figure ?? null));
+  protected readonly at = computed(() =>
+    this.calm() ? (this.moments().findLast((at) => at <= this.since()) ?? 0) : this.since(),
+  );
+  protected readonly seen = computed(
+    () => views[this.shown()?.views.findLast(({ at }) => at <= this.since())?.view ?? this.view()],
+  );
+  protected readonly beside = computed(() => {
+    const [shown, kind] = [this.shown(), bagKinds.find((each) => this.leaf().bags.includes(each))];
+    return shown && kind && this.leaf().block !== 'show' ? bagBeside(bagNatures[kind], shown.figure) : null;
+  });
+  protected readonly words = computed(() => {
+    const { combination } = this.leaf();
+    return combination ? `The figure shows: ${describeCombination(combination)}` : '';
+  });
+}
