@@ -67,7 +67,7 @@ function cord(camera: Camera, from: Vector, to: Vector): PicturePart {
   const [a, b] = [camera(from), camera(to)];
   return {
     kind: 'line',
-    paint: 'band',
+    paint: 'bag',
     width: 0.008,
     depth: (a.depth + b.depth) / 2 + behind + 0.01,
     points: [
