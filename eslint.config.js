@@ -40,6 +40,7 @@ const rooms = [
     'walls',
     'findings',
     'audio',
+    'take-home',
   ],
 ];
 

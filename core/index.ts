@@ -186,3 +186,7 @@ export * from './audio/clip-shape';
 export * from './audio/own-words';
 export * from './audio/bells';
 export * from './audio/render';
+export * from './formats/sheet-in-page';
+export * from './take-home/taken-sheet';
+export * from './take-home/session';
+export * from './take-home/page';

@@ -1,6 +1,7 @@
 // What `npm start` and `npm test` share. Node's own modules only: nothing is installed yet when this runs.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
@@ -65,6 +66,35 @@ function checkInitial() {
   }
 }
 
+/**
+ * The script and style of the file that plays anywhere, with the hashes by which it may run them: built before the
+ * application, which hands them on as an asset.
+ */
+export async function buildPlayer() {
+  // Imported here: esbuild is there only once the packages are installed.
+  const { build: bundle } = await import('esbuild');
+  const made = async (entry) => {
+    const { outputFiles } = await bundle({
+      entryPoints: [join(root, entry)],
+      bundle: true,
+      minify: true,
+      write: false,
+      format: 'iife',
+      target: 'es2022',
+      charset: 'ascii',
+      legalComments: 'none',
+      logLevel: 'warning',
+    });
+    // In a page nothing may end the element that it stands in, and a hash is of the text exactly as it stands there.
+    return outputFiles[0].text.trim().replaceAll('</', '<\\/');
+  };
+  const hash = (text) => `sha256-${createHash('sha256').update(text).digest('base64')}`;
+  const [script, style] = [await made('app/take-home/player.ts'), await made('app/take-home/player.css')];
+  mkdirSync(join(root, 'dist/take-home'), { recursive: true });
+  const parts = { script, style, scriptHash: hash(script), styleHash: hash(style) };
+  writeFileSync(join(root, 'dist/take-home/parts.json'), JSON.stringify(parts));
+}
+
 /** Builds the application and the server where their sources are newer than what is built. */
 export async function build() {
   const sources = [
@@ -85,6 +115,7 @@ export async function build() {
     statSync(stamp).mtimeMs > Math.max(...sources.map(newest))
   )
     return;
+  await buildPlayer();
   must(process.execPath, [...ng, 'build'], 'Building the application');
   checkInitial();
   // Imported here: esbuild is there only once the packages are installed.

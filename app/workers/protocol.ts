@@ -1,4 +1,14 @@
-import type { BallDrill, BallDrillOptions, DoubleEnd, Hertz, Recording, ScriptWishes, Sheet } from '../../core/index';
+import type {
+  BallDrill,
+  BallDrillOptions,
+  DoubleEnd,
+  Hertz,
+  Kept,
+  PlayerParts,
+  Recording,
+  ScriptWishes,
+  Sheet,
+} from '../../core/index';
 
 /** What a script is made by beside the sheet and the voice; may be sent to a worker. */
 export type SpokenWishes = Omit<ScriptWishes, 'lengthOf'>;
@@ -26,3 +36,13 @@ export type AudioAnswer =
   | { readonly kind: 'progress'; readonly share: number }
   | { readonly kind: 'done'; readonly file: Blob }
   | { readonly kind: 'failed'; readonly what: string };
+
+/** A session to be made into the file that plays anywhere. */
+export interface TakeHomeRequest {
+  readonly sheet: Sheet;
+  readonly kept: Kept;
+  readonly wishes: SpokenWishes;
+  /** The voice with its recording at 16 kHz; bells alone without it. */
+  readonly recording: Recording | null;
+  readonly parts: PlayerParts;
+}

@@ -2,6 +2,7 @@ import { bookFormat } from '../sheet/book';
 import type { Sheet } from '../sheet/schema';
 import { workFault } from '../timeline/work';
 import { backupFormat } from './backup';
+import { sheetInPage } from './sheet-in-page';
 import { readSheetJson, type FromFile, type Problem } from './sheet-json';
 import { mostCharacters, readTempoText } from './tempo-text/read';
 import type { TextFault } from './tempo-text/line';
@@ -38,7 +39,7 @@ function fromJson(text: string): Incoming {
 }
 
 /**
- * What a text is, by its content alone: JSON of ours, or a session in tempo text. What would unfold beyond all bounds is
+ * What a text is, by its content alone: JSON of ours, a file that was taken home, or a session in tempo text. What would unfold beyond all bounds is
  * refused before it is laid out.
  * @example readIncomingText('round 3:00: 1 2').kind // "sheet"
  */
@@ -50,6 +51,8 @@ export function readIncomingText(text: string): Incoming {
     // A text may begin with a bracket, too: "[1 / 2] 3" in a first line.
     if (json.kind !== 'refused' || !/^\s*\[/.test(plain)) return json;
   }
+  const taken = /^\s*<!doctype html/i.test(plain) ? sheetInPage(plain) : null;
+  if (taken !== null) return fromJson(taken);
   if (plain.length > mostCharacters)
     return refused(`a session as text holds ${mostCharacters.toLocaleString('en')} characters; this has more`);
   const { sheet, faults } = readTempoText(plain);

@@ -4,9 +4,12 @@ import type { Performed } from '../figure/compile';
 import type { Repetition } from '../mechanics/study';
 import type { Stance } from '../mechanics/walk';
 import type { Leaf } from '../timeline/leaf';
-import { repetitionsOf } from '../timeline/repetitions';
+import { repetitionsOf, type Repeated } from '../timeline/repetitions';
 import { showPace } from './show-calls';
 import type { ShownCall, ShownScript } from './shown';
+
+/** What of a leaf its figure depends on. */
+export type FiguredLeaf = Repeated & Pick<Leaf, 'at' | 'block'>;
 
 /** A leaf as a figure does it, from the leaf's beginning, and where it is best looked at from, moment by moment. */
 export interface LeafFigure {
@@ -19,7 +22,7 @@ export interface LeafFigure {
 const showViews = ['side', 'mirrored front', 'three-quarter'] as const satisfies readonly ViewName[];
 
 /** The steps of a repetition that one showing names, each at the moment of its word. */
-function shownSteps(call: ShownCall, leaf: Leaf, whole: Repetition): Performed | null {
+function shownSteps(call: ShownCall, leaf: FiguredLeaf, whole: Repetition): Performed | null {
   const named = (call.parts ?? []).flatMap(({ at, step }) => {
     const index = step === undefined ? -1 : whole.walk.steps.findIndex((each) => each.step.path.join('.') === step);
     return index < 0 ? [] : [{ at, index }];
@@ -40,7 +43,11 @@ function shownSteps(call: ShownCall, leaf: Leaf, whole: Repetition): Performed |
  * its word is said. null where there is no combination to show.
  * @example leafFigure(leaf, script, 'orthodox')?.figure.motion.hits[0].at // 150
  */
-export function leafFigure(leaf: Leaf, script: ShownScript | null, stance: Stance): LeafFigure | null {
+export function leafFigure(
+  leaf: FiguredLeaf,
+  script: Pick<ShownScript, 'calls'> | null,
+  stance: Stance,
+): LeafFigure | null {
   if (!leaf.combination) return null;
   if (leaf.block !== 'show') {
     const { turns } = figureStudy(leaf.combination, stance);

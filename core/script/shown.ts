@@ -60,7 +60,7 @@ export function saidAt<Shown extends ShownCall>(
  * The step of a combination that is being shown at a moment of a show; null where none is named.
  * @example taughtAt(script, show, show.at + 9000) // "2"
  */
-export function taughtAt(script: ShownScript, leaf: Leaf, at: SessionTime): string | null {
+export function taughtAt(script: Pick<ShownScript, 'calls'>, leaf: Pick<Leaf, 'at'>, at: SessionTime): string | null {
   const call = script.calls.findLast(({ kind, at: begins }) => kind === 'teach' && begins >= leaf.at && begins <= at);
   return call?.parts?.findLast(({ at: after }) => call.at + after <= at)?.step ?? null;
 }

@@ -12,10 +12,13 @@ export interface RepetitionAt {
   readonly repetition: Repetition;
 }
 
-const known = new WeakMap<Leaf, readonly RepetitionAt[]>();
+/** What of a leaf its repetitions depend on. */
+export type Repeated = Pick<Leaf, 'ms' | 'combination' | 'nonStop' | 'otherStance' | 'pace' | 'gapMs'>;
+
+const known = new WeakMap<Repeated, readonly RepetitionAt[]>();
 
 /** The whole repetitions that a leaf's combination comes to at its pace; none without a combination. Worked out once. */
-export function repetitionsOf(leaf: Leaf): readonly RepetitionAt[] {
+export function repetitionsOf(leaf: Repeated): readonly RepetitionAt[] {
   let found = known.get(leaf);
   if (!found) {
     found = layOut(leaf);
@@ -24,7 +27,7 @@ export function repetitionsOf(leaf: Leaf): readonly RepetitionAt[] {
   return found;
 }
 
-function layOut(leaf: Leaf): RepetitionAt[] {
+function layOut(leaf: Repeated): RepetitionAt[] {
   if (!leaf.combination) return [];
   const { turns } = studyOf(leaf.combination, 'orthodox', leaf.nonStop, leaf.otherStance);
   const out: RepetitionAt[] = [];
@@ -45,7 +48,7 @@ function layOut(leaf: Leaf): RepetitionAt[] {
  * Which step is done at a moment of the session, by its place in the written combination (`0`, `2.1`); null in a breath.
  * @example strikingAt(leaf, leaf.at) // "0"
  */
-export function strikingAt(leaf: Leaf, moment: SessionTime): string | null {
+export function strikingAt(leaf: Repeated & Pick<Leaf, 'at'>, moment: SessionTime): string | null {
   const at = moment - leaf.at;
   const current = repetitionsOf(leaf).find((each) => at >= each.at && at < each.end);
   if (!current) return null;

@@ -55,6 +55,7 @@ import { LastRun } from '../../parts/last-run';
 import type { Entered } from './typed-piece';
 import { SheetTotals } from './sheet-totals';
 import { SidePanel, type SideTab } from './side-panel';
+import { TakeHomeMenu } from './take-home-menu';
 import { fieldLook } from '../../parts/fields/field-look';
 
 const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[] = [
@@ -93,6 +94,7 @@ const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[]
     SessionStrip,
     SheetTotals,
     SidePanel,
+    TakeHomeMenu,
   ],
   providers: [fieldLook, Editor, Rows],
   changeDetection: ChangeDetectionStrategy.OnPush,

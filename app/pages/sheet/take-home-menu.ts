@@ -1,0 +1,74 @@
+import { ChangeDetectionStrategy, Component, inject, Injector, input, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatDivider } from '@angular/material/divider';
+import { MatIcon } from '@angular/material/icon';
+import { MatMenuModule } from '@angular/material/menu';
+import { MatTooltip } from '@angular/material/tooltip';
+import { keptNothing, type Kept, type Sheet } from '../../../core/index';
+import { NoticeService } from '../../services/notice.service';
+
+/** The session leaves the browser as something that plays anywhere. What of the coach's own goes along is ticked here. */
+@Component({
+  selector: 'kt-take-home-menu',
+  imports: [MatButtonModule, MatCheckbox, MatDivider, MatIcon, MatMenuModule, MatTooltip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button
+      type="button"
+      matIconButton
+      [matMenuTriggerFor]="menu"
+      aria-label="Take home"
+      matTooltip="Take home"
+      [disabled]="making()"
+    >
+      <mat-icon svgIcon="home" />
+    </button>
+    <mat-menu #menu="matMenu">
+      <button mat-menu-item type="button" (click)="saveFile()">File that plays anywhere</button>
+      <mat-divider />
+      @for (tick of ticks; track tick.key) {
+        <button
+          mat-menu-item
+          type="button"
+          role="menuitemcheckbox"
+          [attr.aria-checked]="kept()[tick.key]"
+          (click)="$event.stopPropagation(); toggle(tick.key)"
+        >
+          <mat-checkbox [checked]="kept()[tick.key]" tabindex="-1" inert>{{ tick.name }}</mat-checkbox>
+        </button>
+      }
+    </mat-menu>
+  `,
+})
+export class TakeHomeMenu {
+  readonly sheet = input.required<Sheet>();
+  private readonly injector = inject(Injector);
+  private readonly notices = inject(NoticeService);
+  protected readonly ticks = [
+    { key: 'notes', name: 'with my notes' },
+    { key: 'people', name: 'with class, groups and lanes' },
+    { key: 'head', name: 'with lines of other programs' },
+  ] as const satisfies readonly { key: keyof Kept; name: string }[];
+  protected readonly kept = signal<Kept>(keptNothing);
+  protected readonly making = signal(false);
+
+  protected toggle(key: keyof Kept): void {
+    this.kept.update((kept) => ({ ...kept, [key]: !kept[key] }));
+  }
+
+  protected async saveFile(): Promise<void> {
+    this.making.set(true);
+    void this.notices.say('Making the file …');
+    try {
+      const { TakeHomeService } = await import('../../services/take-home.service');
+      await this.injector.get(TakeHomeService).saveFile(this.sheet(), this.kept());
+      void this.notices.say('Saved: one file with its voice, to be opened anywhere.');
+    } catch (reason) {
+      const why = reason instanceof Error ? reason.message : 'it could not be made';
+      void this.notices.say(`No file: ${why}. See whether the server runs, and try again.`);
+    } finally {
+      this.making.set(false);
+    }
+  }
+}

@@ -1,0 +1,88 @@
+import { expose } from 'comlink';
+import { createMp3Encoder } from 'wasm-media-encoders';
+import {
+  compile,
+  describeCombination,
+  figureOf,
+  lengthIn,
+  schemeOrSix,
+  scriptOf,
+  stripSvg,
+  takeHomePage,
+  takenSession,
+  takenSheet,
+  unfold,
+  views,
+  writeCombination,
+  writeMove,
+  type Combination,
+  type Leaf,
+  type Scheme,
+  type TakenPicture,
+  type TakenRecording,
+} from '../../core/index';
+import { layoutStaff } from '../parts/strike-staff/layout';
+import { staffSvg } from '../parts/strike-staff/svg';
+import type { TakeHomeRequest } from './protocol';
+
+/** Rate of the recordings, and of the one that goes along. */
+const rate = 16_000;
+/** Kilobits a second: words stay clear, and half an hour's worth of clips stays small. */
+const bitrate = 32;
+/** A strip has no more stills than this; a longer combination is shown by its staff and the figure. */
+const mostStills = 12;
+
+/** What stands under a still: the step as it is written. */
+function labelsOf(combination: Combination, scheme: Scheme): string[] {
+  return unfold(combination).map(({ content }) =>
+    content.map((each) => (each.kind === 'move' ? writeMove(each, scheme) : '?')).join('+'),
+  );
+}
+
+/** The pictures of a session's combinations, each once, and which of them a leaf has. */
+function picturesOf(scheme: Scheme) {
+  const pictures: TakenPicture[] = [];
+  const known = new Map<string, number>();
+  const staffOf = ({ combination, stance }: Leaf): number | null => {
+    if (!combination) return null;
+    const key = `${writeCombination(combination)} ${stance}`;
+    const found = known.get(key);
+    if (found !== undefined) return found;
+    const layout = layoutStaff(combination, { scheme, added: [], levels: 'used', study: null, names: true });
+    const labels = labelsOf(combination, scheme);
+    const strip =
+      labels.length > mostStills ? '' : stripSvg(figureOf(combination, stance), views['three-quarter'], labels);
+    known.set(key, pictures.length);
+    pictures.push({ staff: staffSvg(layout, describeCombination(combination)), strip });
+    return pictures.length - 1;
+  };
+  return { pictures, staffOf };
+}
+
+async function encoded({ samples }: TakenRecording): Promise<string> {
+  const encoder = await createMp3Encoder();
+  encoder.configure({ sampleRate: rate, channels: 1, bitrate });
+  const bytes: number[] = [];
+  // What the encoder gives is its own memory and is used again, so it is copied.
+  for (const byte of encoder.encode([samples])) bytes.push(byte);
+  for (const byte of encoder.finalize()) bytes.push(byte);
+  let text = '';
+  for (let at = 0; at < bytes.length; at += 8192) text += String.fromCharCode(...bytes.slice(at, at + 8192));
+  return btoa(text);
+}
+
+/** The session as one file that plays anywhere. */
+async function page({ sheet, kept, wishes, recording, parts }: TakeHomeRequest): Promise<string> {
+  const taken = takenSheet(sheet, kept);
+  const timeline = compile(taken);
+  const lengthOf = recording ? lengthIn(recording.voice) : undefined;
+  const script = scriptOf(taken, { ...wishes, ...(lengthOf ? { lengthOf } : {}) }, timeline);
+  const { pictures, staffOf } = picturesOf(schemeOrSix(taken.numbers));
+  const made = takenSession(taken.title, timeline, script, recording, rate, staffOf);
+  const sound = made.recording && (await encoded(made.recording));
+  return takeHomePage({ sheet: taken, session: made.session, pictures, recording: sound }, parts);
+}
+
+const packer = { page };
+export type Packer = typeof packer;
+expose(packer);
