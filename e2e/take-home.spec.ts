@@ -1,0 +1,69 @@
+import { expect, test } from '@playwright/test';
+
+const session = '# Two short ones\nclass: 12 people\nround 0:03: 1 2 bk\nrest 0:03\nround 0:03: 2 3\n';
+
+test('a session goes home as one file, plays from disk to its end without a network, and comes back', async ({
+  page,
+  context,
+}, info) => {
+  await page.goto('/sheets');
+  await page
+    .getByLabel('Import')
+    .setInputFiles({ name: 'short.txt', mimeType: 'text/plain', buffer: Buffer.from(session) });
+  await page.getByRole('link', { name: 'Two short ones', exact: true }).click();
+  await page.getByRole('button', { name: 'Take home' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'File that plays anywhere' }).click(),
+  ]);
+  const path = info.outputPath('two-short-ones.html');
+  await download.saveAs(path);
+
+  const told: string[] = [];
+  const home = await context.newPage();
+  home.on('console', (message) => told.push(message.text()));
+  home.on('pageerror', (error) => told.push(error.message));
+  await context.setOffline(true);
+  await home.goto(`file://${path}`);
+  await expect(home.getByText('Warm up first.').first()).toBeVisible();
+  await home.getByRole('button', { name: 'Start' }).click();
+  await expect(home.getByRole('timer')).toHaveText(/0:0[1-3]/);
+  await expect(home.getByRole('heading', { name: 'Round 1', exact: true })).toBeVisible();
+  await home.getByRole('button', { name: 'Pause' }).click();
+  const held = await home.getByRole('timer').textContent();
+  await home.getByLabel('Lead hand').selectOption('the other one');
+  await expect(home.getByRole('timer')).toHaveText(held ?? '');
+  await home.getByRole('button', { name: 'Go on' }).click();
+  await expect(home.getByRole('heading', { name: 'Round 2', exact: true })).toBeVisible({ timeout: 12_000 });
+  await expect(home.locator('#player .staff svg')).toBeVisible();
+  await expect(home.getByRole('button', { name: 'Start again' })).toBeVisible({ timeout: 12_000 });
+  // Nothing was refused by its own policy, and nothing was asked of a network.
+  expect(told).toEqual([]);
+  await context.setOffline(false);
+  await home.close();
+
+  await page.goto('/sheets');
+  await page.getByLabel('Import').setInputFiles(path);
+  await expect(page.getByRole('link', { name: 'Two short ones', exact: true })).toHaveCount(2);
+});
+
+test.describe('without scripts', () => {
+  test.use({ javaScriptEnabled: false });
+  test('the file reads as a session sheet', async ({ page }, info) => {
+    const { takeHomePage, takenSession, compile, scriptOf, readTempoText } = await import('../core/index');
+    const { sheet } = readTempoText(session);
+    const timeline = compile(sheet);
+    const taken = takenSession(sheet.title, timeline, scriptOf(sheet, {}, timeline), null, 16_000, () => null);
+    const hash = `sha256-${'A'.repeat(43)}=`;
+    const html = takeHomePage(
+      { sheet, session: taken.session, pictures: [], recording: null },
+      { script: 'void 0', style: 'p{}', scriptHash: hash, styleHash: hash },
+    );
+    const path = info.outputPath('sheet.html');
+    await (await import('node:fs/promises')).writeFile(path, html);
+    await page.goto(`file://${path}`);
+    await expect(page.getByRole('heading', { name: 'Two short ones' })).toBeVisible();
+    await expect(page.getByRole('listitem')).toHaveCount(3);
+    await expect(page.locator('#player')).toBeHidden();
+  });
+});
