@@ -190,3 +190,4 @@ export * from './formats/sheet-in-page';
 export * from './take-home/taken-sheet';
 export * from './take-home/session';
 export * from './take-home/page';
+export * from './take-home/film-frames';

@@ -12,7 +12,6 @@ import {
   viewNames,
   views,
   type LeafFigure,
-  type Paints,
   type Stance,
   type TakenLeaf,
   type TakenSession,
@@ -20,6 +19,7 @@ import {
 } from '../../core/index';
 import { paintScene } from '../parts/figure/paint';
 import { FileClock } from './clock';
+import { button, choice, darkPaints, element, viewWords } from './controls';
 import { FileSound } from './sound';
 
 interface FileSession extends TakenSession {
@@ -29,53 +29,6 @@ interface FileSession extends TakenSession {
 
 /** Sounds are handed over this long ahead, so that a page in the background still plays on time. */
 const ahead = 1500;
-
-function element<Name extends keyof HTMLElementTagNameMap>(
-  name: Name,
-  className: string,
-  text = '',
-): HTMLElementTagNameMap[Name] {
-  const made = document.createElement(name);
-  made.className = className;
-  made.textContent = text;
-  return made;
-}
-
-function button(text: string, press: () => void): HTMLButtonElement {
-  const made = element('button', '', text);
-  made.type = 'button';
-  made.addEventListener('click', press);
-  return made;
-}
-
-function choice<Value extends string>(
-  label: string,
-  values: readonly (readonly [Value, string])[],
-  put: (value: Value) => void,
-): HTMLLabelElement {
-  const made = element('label', 'choice', label);
-  const select = element('select', '');
-  for (const [value, name] of values) {
-    const option = element('option', '', name);
-    option.value = value;
-    select.append(option);
-  }
-  select.addEventListener('change', () => {
-    const chosen = values.find(([value]) => value === select.value);
-    if (chosen) put(chosen[0]);
-  });
-  made.append(select);
-  return made;
-}
-
-const viewWords: Readonly<Record<ViewName, string>> = {
-  'three-quarter': 'from the open side',
-  'mirrored front': 'in front, as a mirror',
-  front: 'from in front',
-  side: 'from the side',
-};
-
-const darkPaints: Paints = { ...paperPaints, shorts: '#75797a', floor: '#0c1213', bag: '#566268', ink: '#0a1011' };
 
 function read(): FileSession | null {
   const text = document.getElementById('keen-tempo-session')?.textContent;

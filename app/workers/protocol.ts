@@ -2,6 +2,7 @@ import type {
   BallDrill,
   BallDrillOptions,
   DoubleEnd,
+  FilmStretch,
   Hertz,
   Kept,
   PlayerParts,
@@ -9,6 +10,7 @@ import type {
   ScriptWishes,
   Sheet,
 } from '../../core/index';
+import type { FilmLook } from '../parts/film/film-look';
 
 /** What a script is made by beside the sheet and the voice; may be sent to a worker. */
 export type SpokenWishes = Omit<ScriptWishes, 'lengthOf'>;
@@ -45,4 +47,20 @@ export interface TakeHomeRequest {
   /** The voice with its recording at 16 kHz; bells alone without it. */
   readonly recording: Recording | null;
   readonly parts: PlayerParts;
+}
+
+/** What a browser can write: the container with its picture's codec. */
+export type FilmKind = 'webm-vp9' | 'webm-vp8' | 'mp4-h264';
+
+export interface FilmRequest {
+  readonly sheet: Sheet;
+  readonly wishes: SpokenWishes;
+  /** The voice with its recording at 16 kHz; bells alone without it. */
+  readonly recording: Recording | null;
+  readonly stretch: FilmStretch;
+  readonly look: FilmLook;
+  readonly kind: FilmKind;
+  readonly picture: ImageBitmap | null;
+  /** Where a font's file lies that is to be painted with. */
+  readonly fontUrl: string | null;
 }

@@ -13,7 +13,8 @@ function stamp(ms: Milliseconds, point: '.' | ','): string {
 /** Subtitles stand at least this long, so that they can be read (house value), but never into the next one. */
 const leastShown: Milliseconds = 1200;
 
-interface Cue {
+/** Words that stand from one moment to another. */
+export interface Cue {
   readonly from: Milliseconds;
   readonly to: Milliseconds;
   readonly text: string;
@@ -22,7 +23,8 @@ interface Cue {
 /** A blank line would end a subtitle in either form. */
 const oneLine = (words: string): string => words.replace(/\s+/g, ' ').trim();
 
-function cuesOf(sheet: Sheet, script: Script): Cue[] {
+/** What is said of a session, as cues. `cuesOf(sheet, script)[0].text` → `"[bell]"` */
+export function cuesOf(sheet: Sheet, script: Script): Cue[] {
   // What is said at an open break has no place on the clock, so it is left out.
   // Nor has what consists of blanks alone, which some readers take for the end of a subtitle.
   const all = script.calls.filter(({ say }) => oneLine(say) !== '').sort((a, b) => a.at - b.at);
@@ -43,15 +45,31 @@ const escaped = (text: string): string => text.replaceAll('&', '&amp;').replaceA
 const plainForSrt = (text: string): string =>
   text.replaceAll('<', '‹').replaceAll('>', '›').replaceAll('{', '(').replaceAll('}', ')');
 
-/**
- * The calls of a session as WebVTT (W3C), so that a filmed session gets them as subtitles.
- * @example writeVtt(sheet).startsWith('WEBVTT')
- */
-export function writeVtt(sheet: Sheet, script: Script = scriptOf(sheet)): string {
-  const cues = cuesOf(sheet, script).map(
+/** Cues as WebVTT (W3C). `vttOf([{ from: 0, to: 1000, text: 'go' }])` */
+export function vttOf(all: readonly Cue[]): string {
+  const cues = all.map(
     ({ from, to, text }, at) => `${at + 1}\n${stamp(from, '.')} --> ${stamp(to, '.')}\n${escaped(text)}\n`,
   );
   return `WEBVTT\n\n${cues.join('\n')}`;
+}
+
+/** Cues within a stretch, as a film has them that begins there after a delay. */
+export function cuesWithin(all: readonly Cue[], from: Milliseconds, to: Milliseconds, delay: Milliseconds): Cue[] {
+  return all
+    .filter((cue) => cue.to > from && cue.from < to)
+    .map((cue) => ({
+      from: Math.round(Math.max(cue.from, from) - from + delay),
+      to: Math.round(Math.min(cue.to, to) - from + delay),
+      text: cue.text,
+    }));
+}
+
+/**
+ * The calls of a session as WebVTT, so that a filmed session gets them as subtitles.
+ * @example writeVtt(sheet).startsWith('WEBVTT')
+ */
+export function writeVtt(sheet: Sheet, script: Script = scriptOf(sheet)): string {
+  return vttOf(cuesOf(sheet, script));
 }
 
 /** The same as SubRip text, which has no standard; read widely as numbered cues with a comma before thousandths. */

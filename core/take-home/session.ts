@@ -13,6 +13,8 @@ import type { Stance } from '../mechanics/walk';
 /** A leaf as the file that plays anywhere knows it. */
 export interface TakenLeaf extends FiguredLeaf {
   readonly heading: string;
+  /** The block that it is of: a chapter. */
+  readonly part: string;
   /** What is done, in words; empty where the combination says it. */
   readonly words: string;
   readonly stance: Stance;
@@ -138,6 +140,7 @@ export function takenSession(
       ...{ at: leaf.at, ms: leaf.ms, block: leaf.block, combination: leaf.combination, nonStop: leaf.nonStop },
       ...{ otherStance: leaf.otherStance, pace: leaf.pace, gapMs: leaf.gapMs, stance: leaf.stance, open: leaf.open },
       heading: headingOf(leaf),
+      part: blockName(leaf),
       words: wordsOf(leaf),
       staff: staffOf(leaf),
     })),

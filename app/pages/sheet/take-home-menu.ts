@@ -5,7 +5,7 @@ import { MatDivider } from '@angular/material/divider';
 import { MatIcon } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
-import { keptNothing, type Kept, type Sheet } from '../../../core/index';
+import { keptNothing, takenSheet, type Kept, type Sheet } from '../../../core/index';
 import { NoticeService } from '../../services/notice.service';
 
 /** The session leaves the browser as something that plays anywhere. What of the coach's own goes along is ticked here. */
@@ -26,6 +26,7 @@ import { NoticeService } from '../../services/notice.service';
     </button>
     <mat-menu #menu="matMenu">
       <button mat-menu-item type="button" (click)="saveFile()">File that plays anywhere</button>
+      <button mat-menu-item type="button" (click)="film()">Film</button>
       <mat-divider />
       @for (tick of ticks; track tick.key) {
         <button
@@ -55,6 +56,18 @@ export class TakeHomeMenu {
 
   protected toggle(key: keyof Kept): void {
     this.kept.update((kept) => ({ ...kept, [key]: !kept[key] }));
+  }
+
+  protected async film(): Promise<void> {
+    const [{ MatDialog }, { FilmDialog }] = await Promise.all([
+      import('@angular/material/dialog'),
+      import('../../parts/film/film-dialog'),
+    ]);
+    const sheet = takenSheet(this.sheet(), this.kept());
+    // Nothing beside it ends a film that is being made: only its own button does.
+    this.injector
+      .get(MatDialog)
+      .open(FilmDialog, { data: sheet, width: '60rem', maxWidth: '96vw', disableClose: true, injector: this.injector });
   }
 
   protected async saveFile(): Promise<void> {

@@ -8,6 +8,25 @@ import {
   type Trail,
 } from '../../../core/index';
 
+/** What is needed of a canvas, a page's or a worker's. */
+export type Pen = Pick<
+  OffscreenCanvasRenderingContext2D,
+  | 'arc'
+  | 'beginPath'
+  | 'closePath'
+  | 'ellipse'
+  | 'fill'
+  | 'fillStyle'
+  | 'globalAlpha'
+  | 'lineCap'
+  | 'lineJoin'
+  | 'lineTo'
+  | 'lineWidth'
+  | 'moveTo'
+  | 'stroke'
+  | 'strokeStyle'
+>;
+
 /** Where the picture lies on a canvas: a stature in pixels, and its middle. */
 interface Place {
   readonly scale: number;
@@ -15,14 +34,14 @@ interface Place {
   readonly y: number;
 }
 
-function traceHull(context: CanvasRenderingContext2D, discs: readonly Disc[], { scale, x, y }: Place): void {
+function traceHull(context: Pen, discs: readonly Disc[], { scale, x, y }: Place): void {
   context.beginPath();
   for (const { disc, from, to } of outlineOf(discs))
     context.arc(x + disc.x * scale, y + disc.y * scale, disc.r * scale, from, to);
   context.closePath();
 }
 
-function paintPart(context: CanvasRenderingContext2D, part: PicturePart, paints: Paints, place: Place): void {
+function paintPart(context: Pen, part: PicturePart, paints: Paints, place: Place): void {
   if (part.kind === 'line') {
     context.beginPath();
     part.points.forEach(([x, y], index) => {
@@ -43,7 +62,7 @@ function paintPart(context: CanvasRenderingContext2D, part: PicturePart, paints:
 }
 
 /** A path that grows wider toward where it has come to, as one shape. */
-function paintTrail(context: CanvasRenderingContext2D, { points, paint }: Trail, paints: Paints, place: Place): void {
+function paintTrail(context: Pen, { points, paint }: Trail, paints: Paints, place: Place): void {
   const on = points.map(([x, y]) => [place.x + x * place.scale, place.y + y * place.scale] as const);
   const edge = (way: 1 | -1): (readonly [number, number])[] =>
     on.map(([x, y], index) => {
@@ -68,7 +87,7 @@ function paintTrail(context: CanvasRenderingContext2D, { points, paint }: Trail,
  * @example paintScene(context, sceneAt(figure, 150, views.side), paints, { left: 0, top: 0, width: 640, height: 480 })
  */
 export function paintScene(
-  context: CanvasRenderingContext2D,
+  context: Pen,
   scene: Scene,
   paints: Paints,
   box: { readonly left: number; readonly top: number; readonly width: number; readonly height: number },

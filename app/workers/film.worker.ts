@@ -1,0 +1,196 @@
+import { expose } from 'comlink';
+import {
+  AudioSample,
+  AudioSampleSource,
+  BufferTarget,
+  CanvasSource,
+  canEncodeAudio,
+  canEncodeVideo,
+  Mp4OutputFormat,
+  Output,
+  Quality,
+  StreamTarget,
+  TextSubtitleSource,
+  WebMOutputFormat,
+  type StreamTargetChunk,
+  type VideoCodec,
+} from 'mediabunny';
+import {
+  compile,
+  cuesOf,
+  cuesWithin,
+  filmChapters,
+  filmFrames,
+  heardIn,
+  lengthIn,
+  renderBlocks,
+  schemeOrSix,
+  scriptOf,
+  takenSession,
+  vttOf,
+  writeCombination,
+  type Leaf,
+  type Milliseconds,
+} from '../../core/index';
+import { layoutStaff } from '../parts/strike-staff/layout';
+import type { StaffLayout } from '../parts/strike-staff/staff';
+import type { FilmKind, FilmRequest } from './protocol';
+import { FilmPainter } from '../parts/film/film-painter';
+
+/** How long the title card stands (house value). */
+const titleMs: Milliseconds = 4000;
+const soundRate = 16_000;
+
+const codecs: Readonly<Record<FilmKind, VideoCodec>> = { 'webm-vp9': 'vp9', 'webm-vp8': 'vp8', 'mp4-h264': 'avc' };
+
+let stopped = false;
+
+function sessionOf({ sheet, wishes, recording }: Pick<FilmRequest, 'sheet' | 'wishes' | 'recording'>) {
+  const timeline = compile(sheet);
+  const lengthOf = recording ? lengthIn(recording.voice) : undefined;
+  const script = scriptOf(sheet, { ...wishes, ...(lengthOf ? { lengthOf } : {}) }, timeline);
+  const staffs: StaffLayout[] = [];
+  const known = new Map<string, number>();
+  const scheme = schemeOrSix(sheet.numbers);
+  const staffOf = ({ combination }: Leaf): number | null => {
+    if (!combination) return null;
+    const key = writeCombination(combination);
+    const found = known.get(key);
+    if (found !== undefined) return found;
+    known.set(key, staffs.length);
+    staffs.push(layoutStaff(combination, { scheme, added: [], levels: 'used', study: null, names: true }));
+    return staffs.length - 1;
+  };
+  const { session } = takenSession(sheet.title, timeline, script, null, soundRate, staffOf);
+  return { session, script, staffs };
+}
+
+async function painterFor(request: FilmRequest, canvas: OffscreenCanvas): Promise<FilmPainter> {
+  if (request.fontUrl !== null)
+    try {
+      const font = new FontFace(request.look.font, `url(${request.fontUrl})`, { weight: '100 900' });
+      // The types of a worker leave out what its font set can do.
+      (globalThis as unknown as { fonts: { add(font: FontFace): void } }).fonts.add(await font.load());
+    } catch {
+      // Another family stands in.
+    }
+  const context = canvas.getContext('2d', { alpha: false });
+  if (!context) throw new Error('this browser cannot draw in the background');
+  const { session, staffs } = sessionOf(request);
+  return new FilmPainter(context, session, staffs, request.look);
+}
+
+/** What this browser can write at a size, best first; nothing where it cannot make films. */
+async function kinds(width: number, height: number): Promise<FilmKind[]> {
+  if (typeof VideoEncoder === 'undefined') return [];
+  const all = Object.keys(codecs) as FilmKind[];
+  const can = await Promise.all(
+    all.map((kind) => canEncodeVideo(codecs[kind], { width, height, quality: new Quality('medium') })),
+  );
+  const sound = await canEncodeAudio('opus', { numberOfChannels: 1, sampleRate: soundRate });
+  return sound ? all.filter((_, index) => can[index]) : [];
+}
+
+/** A picture of a moment, to be looked at before a film begins; before second zero the title card. */
+async function preview(request: FilmRequest, at: Milliseconds): Promise<ImageBitmap> {
+  const canvas = new OffscreenCanvas(request.look.width, request.look.height);
+  const painter = await painterFor(request, canvas);
+  if (at < 0) painter.title(request.picture);
+  else painter.paint(at);
+  return canvas.transferToImageBitmap();
+}
+
+/**
+ * Makes the film: into `stream` where there is one, else into memory, which is then given back. `tell` hears the share that
+ * is done. Sound and pictures are handed over side by side, so that neither waits for the other.
+ */
+async function film(
+  request: FilmRequest,
+  stream: WritableStream<StreamTargetChunk> | null,
+  tell: (share: number) => void,
+): Promise<Blob | null> {
+  stopped = false;
+  const { stretch, look, kind } = request;
+  const { session, script, staffs } = sessionOf(request);
+  const canvas = new OffscreenCanvas(look.width, look.height);
+  const context = canvas.getContext('2d', { alpha: false });
+  if (!context) throw new Error('this browser cannot draw in the background');
+  await painterFor(request, canvas);
+  const painter = new FilmPainter(context, session, staffs, look);
+  const memory = stream ? null : new BufferTarget();
+  const target = stream ? new StreamTarget(stream, { chunked: true }) : (memory ?? new BufferTarget());
+  const format = kind === 'mp4-h264' ? new Mp4OutputFormat({ fastStart: false }) : new WebMOutputFormat();
+  const output = new Output({ format, target });
+  const video = new CanvasSource(canvas, {
+    codec: codecs[kind],
+    quality: new Quality('medium'),
+    latencyMode: 'realtime',
+    keyFrameInterval: 4,
+  });
+  const audio = new AudioSampleSource({ codec: 'opus', bitrate: 48_000 });
+  const [subtitles, chapters] = [new TextSubtitleSource('webvtt'), new TextSubtitleSource('webvtt')];
+  output.addVideoTrack(video);
+  output.addAudioTrack(audio, { languageCode: 'eng' });
+  output.addSubtitleTrack(subtitles, { languageCode: 'eng', name: 'Calls' });
+  output.addSubtitleTrack(chapters, { languageCode: 'eng', name: 'Chapters' });
+  output.setMetadataTags({ title: session.title });
+  await output.start();
+  const whole = stretch.to - stretch.from;
+  const ends = titleMs + whole;
+  await subtitles.add(vttOf(cuesWithin(cuesOf(request.sheet, script), stretch.from, stretch.to, titleMs)));
+  const names = filmChapters(session, stretch);
+  await chapters.add(
+    vttOf(
+      names.map(({ at, name }, index) => ({
+        from: Math.round(at + titleMs),
+        to: Math.round((names[index + 1]?.at ?? whole) + titleMs),
+        text: name,
+      })),
+    ),
+  );
+  const heard = heardIn(script, { rate: soundRate, recording: request.recording }).flatMap((each) =>
+    each.at >= stretch.from && each.at < stretch.to ? [{ ...each, at: each.at - stretch.from + titleMs }] : [],
+  );
+  const blocks = renderBlocks(heard, ends, soundRate, 2);
+  let soundUntil = 0;
+  const soundTo = async (seconds: number): Promise<void> => {
+    while (soundUntil <= seconds) {
+      const { value, done } = blocks.next();
+      if (done) return;
+      const sample = new AudioSample({
+        data: value as Int16Array<ArrayBuffer>,
+        format: 's16',
+        numberOfChannels: 1,
+        sampleRate: soundRate,
+        timestamp: soundUntil,
+      });
+      soundUntil += value.length / soundRate;
+      await audio.add(sample);
+      sample.close();
+    }
+  };
+  await soundTo(0);
+  painter.title(request.picture);
+  await video.add(0, titleMs / 1000);
+  let told = 0;
+  for (const { at, ms } of filmFrames(session, stretch, painter.moves)) {
+    if (stopped) {
+      await output.cancel();
+      return null;
+    }
+    const from = (at - stretch.from + titleMs) / 1000;
+    await soundTo(from + 1);
+    painter.paint(at + 1e-6);
+    await video.add(from, ms / 1000);
+    const share = (at - stretch.from) / whole;
+    if (share - told > 0.005) tell((told = share));
+  }
+  await soundTo(ends / 1000);
+  await output.finalize();
+  const type = kind === 'mp4-h264' ? 'video/mp4' : 'video/webm';
+  return memory?.buffer ? new Blob([memory.buffer], { type }) : null;
+}
+
+const studio = { kinds, preview, film, stop: (): void => void (stopped = true) };
+export type Studio = typeof studio;
+expose(studio);
