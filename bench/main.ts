@@ -4,6 +4,8 @@ import { benchCalls } from './calls';
 import { benchClock } from './clock';
 import { benchCore } from './core';
 import { benchMatching } from './matching';
+import { benchFigure } from './figure';
+import { benchFilm } from './film';
 import { benchFirstView } from './first-view';
 import { benchPages } from './pages';
 import { benchEditing } from './editing';
@@ -17,6 +19,7 @@ benchCore();
 benchMatching();
 await benchCalls();
 benchClock();
+await benchFigure();
 const server = spawn(process.execPath, ['dist/server/main.mjs'], {
   env: { ...process.env, PORT: String(port) },
   stdio: ['ignore', 'pipe', 'inherit'],
@@ -29,6 +32,7 @@ try {
   await benchEditing(`http://localhost:${port}`);
   await benchOnsets(`http://localhost:${port}`);
   await benchFirstView(`http://localhost:${port}`);
+  await benchFilm(`http://localhost:${port}`);
 } finally {
   server.kill();
 }

@@ -40,6 +40,7 @@ import { FilmPainter } from '../parts/film/film-painter';
 /** How long the title card stands (house value). */
 const titleMs: Milliseconds = 4000;
 const soundRate = 16_000;
+const lastSeconds = 0.02;
 
 const codecs: Readonly<Record<FilmKind, VideoCodec>> = { 'webm-vp9': 'vp9', 'webm-vp8': 'vp8', 'mp4-h264': 'avc' };
 
@@ -185,6 +186,8 @@ async function film(
     const share = (at - stretch.from) / whole;
     if (share - told > 0.005) tell((told = share));
   }
+  // A file knows how long the last picture stands by another one behind it.
+  await video.add(ends / 1000 - lastSeconds, lastSeconds);
   await soundTo(ends / 1000);
   await output.finalize();
   const type = kind === 'mp4-h264' ? 'video/mp4' : 'video/webm';
