@@ -4,7 +4,6 @@ import {
   figureOf,
   jointNames,
   moveName,
-  toSeconds,
   figureStature,
   type JointName,
   type Stance,
@@ -46,7 +45,7 @@ export function figure(argument: string | undefined, options: FigureOptions): un
     return Object.fromEntries(jointNames.map((name) => [name, point(solved[name])]));
   };
   return {
-    seconds: toSeconds(ms),
+    seconds: Math.round(ms * 1000) / 1e6,
     hits: figureLandings(shown).map(({ at, move, limb, where, target }) => {
       const [x, y, z] = point(where);
       const [targetX, targetY, targetZ] = point(target);

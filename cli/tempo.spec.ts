@@ -55,6 +55,33 @@ describe('the tempo command', () => {
     expect((json['seams'] as { after: number }[]).map((seam) => seam.after)).toEqual([0, 1, 2, 3, 4, 5]);
   });
 
+  it('figure gives joints in metres, hits in order, and exactly the frames that are asked for', () => {
+    const { json } = tempo(['figure', '1 2 tp ft 3 [lk / swk]', '--frames', '5', '--pace', '0.8']);
+    const hits = json['hits'] as { at: number; move: string; limb: string; y: number; target: { y: number } }[];
+    expect(hits.map(({ move, limb }) => `${limb}: ${move}`)).toEqual([
+      'left hand: jab',
+      'right hand: cross',
+      'left leg: teep',
+      'right leg: low kick',
+    ]);
+    expect(hits[0]?.at).toBeCloseTo(0.15 / 0.8, 6);
+    const frames = json['frames'] as { at: number; joints: Record<string, number[]> }[];
+    expect(frames.map(({ at }) => at)).toEqual(
+      [0, 0.25, 0.5, 0.75, 1].map((share) => Math.round(share * (json['seconds'] as number) * 1e6) / 1e6),
+    );
+    expect(Object.keys(frames[0]?.joints ?? {}).length).toBe(18);
+    // Midway between the feet, on the floor.
+    const [left, right] = [frames[0]?.joints['left ball'] ?? [], frames[0]?.joints['right ball'] ?? []];
+    expect([0, 1, 2].map((axis) => (left[axis] ?? 1) + (right[axis] ?? 1))).toEqual([0, 0, 0]);
+    expect(tempo(['figure', '1', '--frames', '1']).status).toBe(2);
+    const southpaw = tempo(['figure', '1 left', '--stance', 'southpaw', '--frames', '3']).json;
+    const mirror = tempo(['figure', '1 right', '--frames', '3']).json;
+    expect((southpaw['frames'] as typeof frames)[2]?.joints['right hand']?.[2]).toBe(
+      -((mirror['frames'] as typeof frames)[2]?.joints['left hand']?.[2] ?? 0),
+    );
+    expect(tempo(['figure', '1 2']).out).not.toContain('-0,');
+  });
+
   it('combo counts seams by moves where two are done together, and gives repairs', () => {
     const { json } = tempo(['combo', 'in+1 2 4', '--stance', 'southpaw', '--pace', '2']);
     const seams = json['seams'] as { after: number; verdict: string; cost: number; repairs: string[] }[];

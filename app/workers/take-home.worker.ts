@@ -7,15 +7,14 @@ import {
   lengthIn,
   schemeOrSix,
   scriptOf,
+  stripLabels,
   stripSvg,
   takeHomePage,
   takenSession,
   takenSheet,
-  unfold,
   views,
+  wallCard,
   writeCombination,
-  writeMove,
-  type Combination,
   type Leaf,
   type Scheme,
   type TakenPicture,
@@ -32,13 +31,6 @@ const bitrate = 32;
 /** A strip has no more stills than this; a longer combination is shown by its staff and the figure. */
 const mostStills = 12;
 
-/** What stands under a still: the step as it is written. */
-function labelsOf(combination: Combination, scheme: Scheme): string[] {
-  return unfold(combination).map(({ content }) =>
-    content.map((each) => (each.kind === 'move' ? writeMove(each, scheme) : '?')).join('+'),
-  );
-}
-
 /** The pictures of a session's combinations, each once, and which of them a leaf has. */
 function picturesOf(scheme: Scheme) {
   const pictures: TakenPicture[] = [];
@@ -49,7 +41,7 @@ function picturesOf(scheme: Scheme) {
     const found = known.get(key);
     if (found !== undefined) return found;
     const layout = layoutStaff(combination, { scheme, added: [], levels: 'used', study: null, names: true });
-    const labels = labelsOf(combination, scheme);
+    const labels = stripLabels(combination, scheme);
     const strip =
       labels.length > mostStills ? '' : stripSvg(figureOf(combination, stance), views['three-quarter'], labels);
     known.set(key, pictures.length);
@@ -71,18 +63,30 @@ async function encoded({ samples }: TakenRecording): Promise<string> {
   return btoa(text);
 }
 
-/** The session as one file that plays anywhere. */
-async function page({ sheet, kept, wishes, recording, parts }: TakeHomeRequest): Promise<string> {
+/** What leaves the house, laid out: the sheet, the session in plain data, its pictures, and the clips it needs. */
+function packed({ sheet, kept, wishes, recording }: Omit<TakeHomeRequest, 'parts'>) {
   const taken = takenSheet(sheet, kept);
   const timeline = compile(taken);
   const lengthOf = recording ? lengthIn(recording.voice) : undefined;
   const script = scriptOf(taken, { ...wishes, ...(lengthOf ? { lengthOf } : {}) }, timeline);
   const { pictures, staffOf } = picturesOf(schemeOrSix(taken.numbers));
   const made = takenSession(taken.title, timeline, script, recording, rate, staffOf);
-  const sound = made.recording && (await encoded(made.recording));
-  return takeHomePage({ sheet: taken, session: made.session, pictures, recording: sound }, parts);
+  return { taken, pictures, ...made };
 }
 
-const packer = { page };
+/** The session as one file that plays anywhere. */
+async function page({ parts, ...request }: TakeHomeRequest): Promise<string> {
+  const { taken, pictures, session, recording } = packed(request);
+  const sound = recording && (await encoded(recording));
+  return takeHomePage({ sheet: taken, session, pictures, recording: sound }, parts);
+}
+
+/** The session as a card for the wall. */
+function card(request: Omit<TakeHomeRequest, 'parts'>): string {
+  const { session, pictures } = packed(request);
+  return wallCard(session, pictures);
+}
+
+const packer = { page, card };
 export type Packer = typeof packer;
 expose(packer);

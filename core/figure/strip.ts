@@ -1,3 +1,8 @@
+import { escaped } from '../escaped';
+import { unfold } from '../mechanics/steps';
+import type { Scheme } from '../moves/scheme';
+import type { Combination } from '../notation/combination';
+import { writeMove } from '../notation/write';
 import type { Milliseconds } from '../units';
 import type { Figure } from './figure-of';
 import type { Paint, PicturePart } from './picture';
@@ -67,8 +72,12 @@ export function tellingMoments(figure: Figure | null): Milliseconds[] {
   });
 }
 
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
+/** What stands under each still: the step as it is written, a slot as a question. `stripLabels(combination, six)` → `['1', '2']` */
+export function stripLabels(combination: Combination, scheme: Scheme): string[] {
+  return unfold(combination).map(({ content }) =>
+    content.map((each) => (each.kind === 'move' ? writeMove(each, scheme) : '?')).join('+'),
+  );
+}
 
 /**
  * The telling moments of a combination side by side, as one SVG file: for print, for the book, to be saved.

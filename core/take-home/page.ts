@@ -4,6 +4,7 @@ import { writeTempoText } from '../formats/tempo-text/write';
 import { inPage, sheetOpens } from '../formats/sheet-in-page';
 import { writeSheetJson } from '../formats/sheet-json';
 import { sayClock } from '../clock-text';
+import { escaped } from '../escaped';
 import type { TakenSession } from './session';
 
 const hash = z.string().check(z.regex(/^sha256-[A-Za-z0-9+/]{43}=$/));
@@ -21,12 +22,6 @@ export interface TakenPicture {
   readonly staff: string;
   readonly strip: string;
 }
-
-const escaped = (text: string): string =>
-  text.replace(
-    /[&<>"']/g,
-    (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' })[sign] ?? sign,
-  );
 
 /** What is said before anything is done. */
 export const takeHomeCautions = [

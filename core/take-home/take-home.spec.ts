@@ -8,6 +8,7 @@ import { compile } from '../timeline/compile';
 import { takeHomePage, type PlayerParts } from './page';
 import { knockAt, takenSession } from './session';
 import { keptNothing, takenSheet } from './taken-sheet';
+import { wallCard } from './wall-card';
 
 const parts: PlayerParts = {
   script: 'void 0',
@@ -101,5 +102,16 @@ describe('what is taken home', () => {
     expect(session.leaves.at(-1)?.heading).toContain('Round 1');
     expect(session.breaks.length).toBe(1);
     expect(session.sounds.length).toBeGreaterThan(0);
+  });
+
+  it('as a card has a row for each block but the rests, and every text escaped', () => {
+    const timeline = compile(hostile);
+    const { session } = takenSession(hostile.title, timeline, scriptOf(hostile, {}, timeline), null, 16_000, () => 0);
+    const card = wallCard(session, [{ staff: '<svg id="staff"></svg>', strip: '<svg id="strip"></svg>' }]);
+    expect(card.match(/<tr>/g)?.length).toBe(2);
+    expect(card.match(/id="strip"/g)?.length).toBe(2);
+    expect(card).not.toContain('<img');
+    expect(card).not.toContain('<script');
+    expect(card).toContain('Stop on joint or chest pain');
   });
 });

@@ -25,8 +25,9 @@ import { NoticeService } from '../../services/notice.service';
       <mat-icon svgIcon="home" />
     </button>
     <mat-menu #menu="matMenu">
-      <button mat-menu-item type="button" (click)="saveFile()">File that plays anywhere</button>
+      <button mat-menu-item type="button" (click)="save('file')">File that plays anywhere</button>
       <button mat-menu-item type="button" (click)="film()">Film</button>
+      <button mat-menu-item type="button" (click)="save('card')">Card for the wall</button>
       <mat-divider />
       @for (tick of ticks; track tick.key) {
         <button
@@ -70,13 +71,17 @@ export class TakeHomeMenu {
       .open(FilmDialog, { data: sheet, width: '60rem', maxWidth: '96vw', disableClose: true, injector: this.injector });
   }
 
-  protected async saveFile(): Promise<void> {
+  protected async save(what: 'file' | 'card'): Promise<void> {
     this.making.set(true);
     void this.notices.say('Making the file …');
     try {
       const { TakeHomeService } = await import('../../services/take-home.service');
-      await this.injector.get(TakeHomeService).saveFile(this.sheet(), this.kept());
-      void this.notices.say('Saved: one file with its voice, to be opened anywhere.');
+      const service = this.injector.get(TakeHomeService);
+      if (what === 'file') await service.saveFile(this.sheet(), this.kept());
+      else await service.saveCard(this.sheet(), this.kept());
+      const saved =
+        what === 'file' ? 'one file with its voice, to be opened anywhere' : 'open it and print it, A4 or Letter';
+      void this.notices.say(`Saved: ${saved}.`);
     } catch (reason) {
       const why = reason instanceof Error ? reason.message : 'it could not be made';
       void this.notices.say(`No file: ${why}. See whether the server runs, and try again.`);

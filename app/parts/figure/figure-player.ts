@@ -21,20 +21,27 @@ import {
   bagNatures,
   describeCombination,
   figureFrom,
+  figureOf,
   figureStudy,
+  six,
+  stripLabels,
+  stripSvg,
   tellingMoments,
   views,
+  writeCombination,
   type BagKind,
   type Combination,
   type PaceFactor,
   type Stance,
   type View,
 } from '../../../core/index';
+import { FilesService } from '../../services/files.service';
 import { KeysService } from '../../services/keys.service';
 import { SettingsService } from '../../services/settings.service';
 import { ChoiceField } from '../fields/choice-field';
 import { FigureCaution } from './figure-caution';
 import { FigurePicture } from './figure-picture';
+import { pngOf } from './save-picture';
 import { viewChoices } from './view-choices';
 
 /** Between two repetitions of a combination that is looked at (house value). */
@@ -65,6 +72,7 @@ export class FigurePlayer {
   readonly chosen = input<number | null>(null);
 
   private readonly settings = inject(SettingsService);
+  private readonly files = inject(FilesService);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly calm = inject(BreakpointObserver).isMatched('(prefers-reduced-motion: reduce)');
   protected readonly speeds = speeds;
@@ -197,6 +205,16 @@ export class FigurePlayer {
     this.at.set(Math.max(0, from - 200));
     this.seamOnly.set(true);
     this.playing.set(true);
+  }
+
+  /** The telling moments side by side, from where one looks, as a picture of its own. */
+  protected async save(as: 'svg' | 'png'): Promise<void> {
+    const combination = this.combination();
+    const labels = stripLabels(combination, six);
+    const svg = stripSvg(figureOf(combination, this.stance(), this.pace()), this.view(), labels);
+    const name = this.files.fileName(writeCombination(combination), as);
+    if (as === 'svg') await this.files.save(name, svg, 'image/svg+xml');
+    else await this.files.save(name, await pngOf(svg), 'image/png');
   }
 
   protected chooseView(name: keyof typeof views): void {

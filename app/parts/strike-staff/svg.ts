@@ -1,8 +1,6 @@
+import { escaped } from '../../../core/index';
 import type { StaffLayout } from './staff';
 import { outlinePath } from './outlines';
-
-const escaped = (text: string): string =>
-  text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
 
 const ink = 'currentColor';
 
