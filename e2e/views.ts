@@ -55,6 +55,26 @@ export const views: readonly ViewState[] = [
     },
   },
   {
+    name: 'combination, figure',
+    part: 'kt-figure-fold',
+    path: '/combos',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Two bells/ }).click();
+      await page.getByRole('button', { name: 'Show as figure' }).click();
+      await page.getByRole('button', { name: 'Play the figure' }).waitFor();
+    },
+  },
+  {
+    name: 'sheet, film',
+    part: 'kt-film-dialog',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Take home' }).click();
+      await page.getByRole('menuitem', { name: 'Film' }).click();
+      await page.getByRole('button', { name: 'Make the film' }).and(page.locator(':enabled')).waitFor();
+    },
+  },
+  {
     name: 'sheet, tapping along',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => {

@@ -1,0 +1,88 @@
+import { expect, test } from '@playwright/test';
+import { choose } from './hands';
+
+test('a combination of the book is shown by the figure, turned, stepped through and saved, by keys alone', async ({
+  page,
+}) => {
+  await page.goto('/combos');
+  await page.getByRole('button', { name: 'New combination' }).click();
+  const card = page.getByRole('region', { name: 'Combination' });
+  await card.getByLabel('Combination', { exact: true }).fill('1 2 bk');
+  await card.getByRole('button', { name: 'Show as figure' }).focus();
+  await page.keyboard.press('Enter');
+  const figure = card.getByRole('group', { name: /The figure shows, orthodox: jab, cross, rear body kick/ });
+  await expect(figure).toBeVisible();
+  await expect(card.getByText('it is no instructor')).toBeVisible();
+
+  /** The figure's picture in one number, by which another one is told. */
+  const seen = (): Promise<number> =>
+    figure
+      .locator('canvas')
+      .first()
+      .evaluate((canvas: HTMLCanvasElement) =>
+        [...canvas.toDataURL()].reduce((sum, sign) => (sum * 31 + sign.charCodeAt(0)) % 1_000_000_007, 0),
+      );
+  await figure.focus();
+  await page.keyboard.press('k');
+  await expect(card.getByRole('button', { name: 'Play the figure' })).toBeVisible();
+  // The move that is chosen on the staff is the one that is shown.
+  await card.locator('.box').nth(1).focus();
+  await page.waitForTimeout(200);
+  const cross = await seen();
+  await card.locator('.box').first().focus();
+  await expect.poll(seen).not.toBe(cross);
+  await figure.focus();
+  await page.keyboard.press('.');
+  await expect.poll(seen).toBe(cross);
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(seen).not.toBe(cross);
+  await page.keyboard.press('ArrowLeft');
+  await expect.poll(seen).toBe(cross);
+  await page.keyboard.press(',');
+  await expect.poll(seen).not.toBe(cross);
+
+  await card.getByRole('radio', { name: 'southpaw' }).check();
+  await expect(card.getByRole('group', { name: /The figure shows, southpaw/ })).toBeVisible();
+
+  const [svg] = await Promise.all([
+    page.waitForEvent('download'),
+    card.getByRole('button', { name: 'Save as SVG' }).click(),
+  ]);
+  expect(svg.suggestedFilename()).toBe('1-2-bk.svg');
+  const [png] = await Promise.all([
+    page.waitForEvent('download'),
+    card.getByRole('button', { name: 'Save as PNG' }).click(),
+  ]);
+  expect(png.suggestedFilename()).toBe('1-2-bk.png');
+});
+
+test('a show has its figure, and a round where it is chosen; a film of a round is made', async ({ page }) => {
+  await page.addInitScript(() => Reflect.deleteProperty(window, 'showSaveFilePicker'));
+  await page.goto('/sheets');
+  const text = '# Shown and done\nshow 1:00: 1 2 3b 2\nround 0:04: 1 2 3b 2\n';
+  await page
+    .getByLabel('Import')
+    .setInputFiles({ name: 'shown.txt', mimeType: 'text/plain', buffer: Buffer.from(text) });
+  await page.getByRole('link', { name: 'Shown and done', exact: true }).click();
+  await page.getByRole('button', { name: 'Take home' }).click();
+  await page.getByRole('menuitem', { name: 'Film' }).click();
+  const film = page.getByRole('dialog', { name: 'Film' });
+  await choose(page, 'What', 'Round 1, 0:04', film);
+  await expect(film.getByRole('img', { name: 'The title card' })).toBeVisible();
+  const [made] = await Promise.all([
+    page.waitForEvent('download', { timeout: 60_000 }),
+    film.getByRole('button', { name: 'Make the film' }).click(),
+  ]);
+  expect(made.suggestedFilename()).toBe('shown-and-done.webm');
+  await expect(film.getByText('The film is saved.')).toBeVisible();
+  await film.getByRole('button', { name: 'Close' }).click();
+
+  await page.getByRole('link', { name: 'Run' }).click();
+  await page.getByRole('button', { name: /^Start/ }).click();
+  await page.keyboard.press('ArrowRight');
+  await expect(
+    page.getByRole('img', { name: 'The figure shows: jab, cross, lead hook to the body, cross.' }),
+  ).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('img', { name: /The figure shows/ })).toHaveCount(0);
+});
