@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
 import { chromium, type Page } from '@playwright/test';
+import { contactSheet } from './contact-sheet';
 
 // `npm run pictures`: one current PNG of each main view, from the demo data, into docs/screenshots/. Needs a build.
 const port = 4397;
@@ -74,17 +75,34 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'sheet-glance',
+    name: 'film',
     path: '/sheets/demo-hands-then-legs',
-    dark: true,
     prepare: async (page) => {
-      await page.getByRole('tab', { name: 'Glance' }).click();
-      await page.locator('kt-glance svg').first().waitFor();
-      await page.locator('kt-piece-view .piece').nth(3).focus();
-      await page.keyboard.press('o');
+      await page.getByRole('button', { name: 'Take home' }).click();
+      await page.getByRole('menuitem', { name: 'Film' }).click();
+      await page.getByRole('combobox', { name: 'What' }).click();
+      await page.getByRole('option', { name: /^Round 2/ }).click();
+      await page.getByRole('slider', { name: 'Moment' }).fill('31000');
+      await page.waitForTimeout(1500);
     },
   },
-  { name: 'combos', path: '/combos', prepare: (page) => page.locator('.list tr[mat-row]').first().waitFor() },
+  {
+    // The figure at every move of the catalogue, by the very drawing of the product.
+    name: 'figure',
+    path: '/sheets',
+    prepare: (page) => page.setContent(contactSheet()),
+  },
+  {
+    name: 'combos',
+    path: '/combos',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Two bells/ }).click();
+      await page.getByRole('button', { name: 'Show as figure' }).click();
+      await page.getByRole('button', { name: 'Hold the figure' }).click();
+      await page.getByRole('button', { name: 'One move on' }).click();
+      await page.getByRole('button', { name: 'Put the figure away' }).evaluate((button) => button.scrollIntoView());
+    },
+  },
   {
     name: 'room',
     path: '/room',
@@ -100,11 +118,6 @@ const pictures: readonly Picture[] = [
       await page.getByRole('list', { name: 'What hits and what misses' }).waitFor();
       await page.waitForTimeout(900);
     },
-  },
-  {
-    name: 'board',
-    path: '/board/demo-four-corners',
-    prepare: (page) => page.locator('.lanes .card').first().waitFor(),
   },
   {
     name: 'calls',

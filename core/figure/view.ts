@@ -14,8 +14,8 @@ export interface View {
 /** The views on offer, by name. The open side is the rear one of an orthodox stance. */
 export const views: Readonly<Record<ViewName, View>> = {
   'three-quarter': { azimuth: 48, elevation: 7, mirrored: false },
-  'mirrored front': { azimuth: 0, elevation: 6, mirrored: true },
-  front: { azimuth: 0, elevation: 6, mirrored: false },
+  'mirrored front': { azimuth: 0, elevation: 14, mirrored: true },
+  front: { azimuth: 0, elevation: 14, mirrored: false },
   side: { azimuth: 90, elevation: 4, mirrored: false },
 };
 
