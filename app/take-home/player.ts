@@ -4,15 +4,17 @@
  */
 import {
   leafFigure,
+  mirrorCombination,
+  mirrorStance,
   paperPaints,
   sayClock,
   sceneAt,
+  stillFigure,
   strikingAt,
   taughtAt,
   viewNames,
   views,
   type LeafFigure,
-  type Stance,
   type TakenLeaf,
   type TakenSession,
   type ViewName,
@@ -198,13 +200,19 @@ function start(session: FileSession, player: HTMLElement): void {
     drawFigure(leaf, position);
   }
 
+  /** What the figure does in a leaf; for the other lead hand all of it as in a mirror. */
+  function figureFor(leaf: TakenLeaf): LeafFigure | null {
+    const stance = stanceTurned && leaf.stance !== 'square' ? mirrorStance(leaf.stance) : leaf.stance;
+    if (leaf.still) return { figure: stillFigure(leaf.still, stance), views: [] };
+    const combination = leaf.combination && stanceTurned ? mirrorCombination(leaf.combination) : leaf.combination;
+    return leafFigure({ ...leaf, combination }, session, stance);
+  }
+
   function drawFigure(leaf: TakenLeaf, position: number): void {
-    canvas.hidden = leaf.combination === null;
-    if (!leaf.combination) return;
+    canvas.hidden = leaf.combination === null && leaf.touches.length === 0 && leaf.still === null;
+    if (canvas.hidden) return;
     if (figure?.leaf !== leaf || figure.turned !== stanceTurned) {
-      const other: Stance =
-        leaf.stance === 'orthodox' ? 'southpaw' : leaf.stance === 'southpaw' ? 'orthodox' : 'square';
-      figure = { leaf, turned: stanceTurned, made: leafFigure(leaf, session, stanceTurned ? other : leaf.stance) };
+      figure = { leaf, turned: stanceTurned, made: figureFor(leaf) };
     }
     const made = figure.made;
     const context = canvas.getContext('2d');

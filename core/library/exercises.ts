@@ -1,4 +1,5 @@
 import type { Level } from '../bags/kind-names';
+import type { StillName } from '../figure/stills';
 import type { Milliseconds } from '../units';
 
 /** What a piece may need beside floor and shoes. */
@@ -7,6 +8,8 @@ export type Equipment = 'rope' | 'mat' | 'bag';
 /** A warm-up, core or cool-down piece: what it is called, how long it usually takes, and how it is done. */
 export interface Exercise {
   readonly name: string;
+  /** How the figure stands for it; null where it cannot show it. */
+  readonly still: StillName | null;
   readonly part: 'warm-up' | 'core' | 'cool-down';
   readonly ms: Milliseconds;
   /** How it is done, in our own words. */
@@ -29,6 +32,7 @@ export interface Exercise {
 export const exercises: readonly Exercise[] = [
   {
     name: 'March and reach',
+    still: 'knee up, arm up',
     part: 'warm-up',
     ms: 60_000,
     how: 'March on the spot and reach up with the other hand at each step.',
@@ -36,6 +40,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Skipping, easy feet',
+    still: 'small jump',
     part: 'warm-up',
     ms: 120_000,
     how: 'Small jumps from the balls of the feet; without a rope turn the wrists.',
@@ -44,6 +49,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Side steps, hands up',
+    still: null,
     part: 'warm-up',
     ms: 60_000,
     how: 'Two steps left, two right, feet never together, hands at the cheeks.',
@@ -51,6 +57,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Arm circles, both ways',
+    still: 'arms wide',
     part: 'warm-up',
     ms: 45_000,
     how: 'Small circles that grow, forward and then back, ribs down.',
@@ -59,6 +66,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Hip circles, both ways',
+    still: 'hands on hips',
     part: 'warm-up',
     ms: 45_000,
     how: 'Hands on the hips, slow wide circles, then the other way.',
@@ -66,6 +74,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Squat and stand tall',
+    still: 'squat',
     part: 'warm-up',
     ms: 45_000,
     how: 'Sit back as far as is easy, heels down, stand and breathe out.',
@@ -73,6 +82,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Trunk turns in stance',
+    still: null,
     part: 'warm-up',
     ms: 45_000,
     how: 'In your stance turn hip and shoulder together, back heel lifts as you turn.',
@@ -80,6 +90,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Knee lifts',
+    still: 'knee up',
     part: 'warm-up',
     ms: 45_000,
     how: 'Lift one knee after the other to hip height, stand tall over the other foot.',
@@ -87,6 +98,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Star jumps',
+    still: 'star',
     part: 'warm-up',
     ms: 45_000,
     how: 'Jump feet and arms apart and together again, land softly.',
@@ -96,6 +108,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Walk out to a plank',
+    still: 'plank',
     part: 'warm-up',
     ms: 45_000,
     how: 'Fold, walk the hands out to a straight line, walk back and stand.',
@@ -104,6 +117,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Leg swings',
+    still: 'leg swung',
     part: 'warm-up',
     ms: 60_000,
     how: 'Hold the wall; swing a leg front and back, then across, loose and low.',
@@ -111,6 +125,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Plank',
+    still: 'plank',
     part: 'core',
     ms: 40_000,
     how: 'On forearms, one line from head to heels, breathe on.',
@@ -120,6 +135,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Dead bug',
+    still: 'dead bug',
     part: 'core',
     ms: 40_000,
     how: 'On your back, lower one arm and the other leg slowly, low back stays down.',
@@ -128,6 +144,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Bridge',
+    still: 'bridge',
     part: 'core',
     ms: 40_000,
     how: 'On your back, feet near, lift the hips and squeeze, lower slowly.',
@@ -136,6 +153,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Side plank left',
+    still: null,
     part: 'core',
     ms: 30_000,
     how: 'On the left forearm, knees or feet down, hips off the floor.',
@@ -145,6 +163,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Side plank right',
+    still: null,
     part: 'core',
     ms: 30_000,
     how: 'On the right forearm, knees or feet down, hips off the floor.',
@@ -154,6 +173,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Slow punch crunch',
+    still: 'crunch',
     part: 'core',
     ms: 40_000,
     how: 'Crunch up and turn with a slow straight to each side.',
@@ -162,6 +182,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Hollow hold',
+    still: 'hollow',
     part: 'core',
     ms: 30_000,
     how: 'Low back pressed down, legs and shoulders just off the floor.',
@@ -170,6 +191,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Mountain climbers',
+    still: 'climber',
     part: 'core',
     ms: 40_000,
     how: 'Hands under shoulders, knees come in one after the other.',
@@ -180,6 +202,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Press-ups',
+    still: 'plank',
     part: 'core',
     ms: 40_000,
     how: 'On knees or feet, whole body in one piece, elbows near the ribs.',
@@ -190,6 +213,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Squat hold',
+    still: 'squat',
     part: 'core',
     ms: 45_000,
     how: 'Sit at an easy height, hands at the cheeks, small slips side to side.',
@@ -197,6 +221,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'V-sit turns',
+    still: 'v-sit',
     part: 'core',
     ms: 40_000,
     how: 'Sit back, feet light, turn from side to side with closed fists.',
@@ -205,6 +230,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Loose twists',
+    still: 'trunk turned',
     part: 'cool-down',
     ms: 45_000,
     how: 'Feet wide, arms loose, let them wrap round you from side to side.',
@@ -212,6 +238,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Chest and shoulder stretch',
+    still: 'arms wide',
     part: 'cool-down',
     ms: 45_000,
     how: 'Hands behind the back, lift a little, then one arm across the chest, both sides.',
@@ -219,6 +246,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Forearm stretch',
+    still: 'arms in front',
     part: 'cool-down',
     ms: 30_000,
     how: 'Arm out, gently draw the fingers back, then down, both sides.',
@@ -226,6 +254,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Hip stretch, both sides',
+    still: 'low lunge',
     part: 'cool-down',
     ms: 60_000,
     how: 'Long step, back knee low, tuck the hips, breathe out long.',
@@ -233,6 +262,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Hamstrings, both sides',
+    still: 'folded forward',
     part: 'cool-down',
     ms: 60_000,
     how: 'Heel in front, straight back, lean until it pulls softly.',
@@ -240,6 +270,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Calves on the step',
+    still: null,
     part: 'cool-down',
     ms: 45_000,
     how: 'Lean on the wall, back heel down, both sides.',
@@ -247,6 +278,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Long breaths',
+    still: 'standing easy',
     part: 'cool-down',
     ms: 60_000,
     how: 'In through the nose for two, out for four, shoulders down.',

@@ -1,6 +1,7 @@
 import { figureFrom, figureStudy, type Figure } from '../figure/figure-of';
 import type { ViewName } from '../figure/view-names';
 import type { Performed } from '../figure/compile';
+import { touchesFigure } from '../figure/touches';
 import type { Repetition } from '../mechanics/study';
 import type { Stance } from '../mechanics/walk';
 import type { Leaf } from '../timeline/leaf';
@@ -9,7 +10,7 @@ import { showPace } from './show-calls';
 import type { ShownCall, ShownScript } from './shown';
 
 /** What of a leaf its figure depends on. */
-export type FiguredLeaf = Repeated & Pick<Leaf, 'at' | 'block'>;
+export type FiguredLeaf = Repeated & Pick<Leaf, 'at' | 'block' | 'touches'>;
 
 /** A leaf as a figure does it, from the leaf's beginning, and where it is best looked at from, moment by moment. */
 export interface LeafFigure {
@@ -40,7 +41,7 @@ function shownSteps(call: ShownCall, leaf: FiguredLeaf, whole: Repetition): Perf
 
 /**
  * What a figure does in a leaf: the repetitions on the grid that voice, clicks and lights have, or, in a show, each move as
- * its word is said. null where there is no combination to show.
+ * its word is said; of a rhythm, the touches. null where there is neither.
  * @example leafFigure(leaf, script, 'orthodox')?.figure.motion.hits[0].at // 150
  */
 export function leafFigure(
@@ -48,6 +49,7 @@ export function leafFigure(
   script: Pick<ShownScript, 'calls'> | null,
   stance: Stance,
 ): LeafFigure | null {
+  if (leaf.touches.length > 0) return { figure: touchesFigure(leaf.touches, leaf.ms, stance), views: [] };
   if (!leaf.combination) return null;
   if (leaf.block !== 'show') {
     const { turns } = figureStudy(leaf.combination, stance);

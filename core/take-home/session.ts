@@ -1,5 +1,6 @@
 import type { Recording } from '../audio/render';
 import { clipsOfCall } from '../audio/voice';
+import type { StillName } from '../figure/stills';
 import type { FiguredLeaf } from '../script/leaf-figure';
 import type { Script } from '../script/script';
 import type { ShownCall } from '../script/shown';
@@ -18,6 +19,8 @@ export interface TakenLeaf extends FiguredLeaf {
   /** What is done, in words; empty where the combination says it. */
   readonly words: string;
   readonly stance: Stance;
+  /** The pose of an exercise that the figure can show. */
+  readonly still: StillName | null;
   /** Lasts until somebody goes on. */
   readonly open: boolean;
   /** Which of the staffs in the file shows it. */
@@ -139,9 +142,11 @@ export function takenSession(
     leaves: timeline.leaves.map((leaf) => ({
       ...{ at: leaf.at, ms: leaf.ms, block: leaf.block, combination: leaf.combination, nonStop: leaf.nonStop },
       ...{ otherStance: leaf.otherStance, pace: leaf.pace, gapMs: leaf.gapMs, stance: leaf.stance, open: leaf.open },
+      touches: leaf.touches,
       heading: headingOf(leaf),
       part: blockName(leaf),
       words: wordsOf(leaf),
+      still: leaf.combination ? null : (exerciseNamed(leaf.words ?? '')?.still ?? null),
       staff: staffOf(leaf),
     })),
     calls: script.calls.filter(({ kind }) => kind !== 'bell' && kind !== 'strikes').map(shown),

@@ -174,7 +174,7 @@ function otherExercise(piece: Piece, without: (exercise: Exercise) => boolean, t
   const jumps =
     !named &&
     jumpingWords.test(piece.words) &&
-    without({ name: '', part: 'warm-up', ms: 0, how: '', from: 'beginner', jumps: true });
+    without({ name: '', part: 'warm-up', still: null, ms: 0, how: '', from: 'beginner', jumps: true });
   if (!jumps && !(named && without(named))) return piece;
   const choices = exercisesFor(named?.part ?? 'warm-up', 'beginner').filter((each) => !without(each));
   const other = choices.find((each) => !taken.has(each.name)) ?? choices[0];

@@ -4,7 +4,9 @@ import {
   bagKinds,
   bagNatures,
   describeCombination,
+  exerciseFigure,
   leafFigure,
+  stillAt,
   tellingMoments,
   views,
   type Leaf,
@@ -42,11 +44,17 @@ export class StageFigure {
   readonly view = input.required<ViewName>();
   readonly calm = input(false);
 
-  protected readonly shown = computed(() => leafFigure(this.leaf(), this.script(), this.leaf().stance));
+  protected readonly shown = computed(() => {
+    const leaf = this.leaf();
+    const still = leaf.combination ? null : exerciseFigure(leaf.words, leaf.stance);
+    return still ? { figure: still, views: [] } : leafFigure(leaf, this.script(), leaf.stance);
+  });
   private readonly since = computed(() => Math.max(0, this.position() - this.leaf().at));
   private readonly moments = computed(() => tellingMoments(this.shown()?.figure ?? null));
   protected readonly at = computed(() =>
-    this.calm() ? (this.moments().findLast((at) => at <= this.since()) ?? 0) : this.since(),
+    this.calm()
+      ? (this.moments().findLast((at) => at <= this.since()) ?? stillAt)
+      : Math.max(this.shown()?.figure.motion.hits.length ? 0 : stillAt, this.since()),
   );
   protected readonly seen = computed(
     () => views[this.shown()?.views.findLast(({ at }) => at <= this.since())?.view ?? this.view()],
@@ -56,7 +64,7 @@ export class StageFigure {
     return shown && kind && this.leaf().block !== 'show' ? bagBeside(bagNatures[kind], shown.figure) : null;
   });
   protected readonly words = computed(() => {
-    const { combination } = this.leaf();
-    return combination ? `The figure shows: ${describeCombination(combination)}` : '';
+    const { combination, words } = this.leaf();
+    return `The figure shows: ${combination ? describeCombination(combination) : (words ?? 'the touches')}`;
   });
 }

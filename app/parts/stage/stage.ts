@@ -192,9 +192,11 @@ export class Stage {
   protected readonly figured = computed(() => {
     const leaf = this.leaf();
     const wanted = this.shownBy() !== 'staff' || leaf?.block === 'show';
-    return leaf?.combination && wanted && !this.onLane() && !this.countsIn() ? leaf : null;
+    const shows =
+      leaf && (leaf.combination !== null || leaf.touches.length > 0 || exerciseNamed(leaf.words ?? '')?.still);
+    return leaf && shows && wanted && !this.onLane() && !this.countsIn() ? leaf : null;
   });
-  protected readonly staffed = computed(() => this.figured() === null || this.shownBy() !== 'figure');
+  protected readonly staffed = computed(() => this.figured()?.combination === undefined || this.shownBy() !== 'figure');
   /** The move that is done now, at the pace of the class; none where motion is to be little. */
   protected readonly lit = computed(() => {
     const leaf = this.leaf();

@@ -1,0 +1,176 @@
+import type { Side } from '../moves/kind';
+import type { Stance } from '../mechanics/walk';
+import { newBody } from './body';
+import type { BodyMotion } from './body-motion';
+import { curveThrough } from './curve';
+import type { Figure } from './figure-of';
+import { startFrame } from './frame';
+import { layHands } from './hands';
+import type { FootKey, HandKey, Key, Motion } from './motion';
+import { playKeys } from './play-keys';
+import type { Vector } from './vector';
+import { move } from '../moves/move';
+
+const sided = (side: Side, [x, y, z]: Vector): Vector => [x, y, side === 'rear' ? z : -z];
+const both = <Part>(of: (side: Side) => Part): Readonly<Record<Side, Part>> => ({ lead: of('lead'), rear: of('rear') });
+
+const hands = (at: Vector, elbow: Vector): Readonly<Record<Side, HandKey>> =>
+  both((side) => ({ near: sided(side, at), elbow: sided(side, elbow) }));
+const handsTo = (at: Vector, elbow: Vector): Readonly<Record<Side, HandKey>> =>
+  both((side) => ({ to: sided(side, at), elbow: sided(side, elbow) }));
+const level = (apart: number, lift = 0): Readonly<Record<Side, FootKey>> =>
+  both((side) => ({
+    ball: sided(side, [0.02, lift, apart]),
+    turn: side === 'rear' ? 12 : -12,
+    heel: lift > 0 ? 35 : 2,
+    knee: sided(side, [1, 0.1, 0.12]),
+  }));
+const legs = (thigh: Vector, shank: Vector, heel = 0): Readonly<Record<Side, FootKey>> =>
+  both((side) => ({ leg: { thigh: sided(side, thigh), shank: sided(side, shank) }, heel, turn: 0 }));
+
+const standing = { hips: { x: -0.02, y: 0.525, turn: 0 }, chest: { turn: 0, lean: 1 }, feet: level(0.07) } as const;
+const atSides = hands([0.03, -0.5, 0.19], [-1, 0, 0.3]);
+const onFloor = handsTo([0.3, 0.045, 0.11], [-0.6, 0.1, 0.8]);
+const stretched = { hips: { x: -0.13, y: 0.2, turn: 0 }, chest: { turn: 0, lean: 78 } } as const;
+const behind = both((side): FootKey => ({
+  ball: sided(side, [-0.47, 0, 0.08]),
+  heel: 60,
+  turn: 0,
+  knee: [0.4, -0.9, 0],
+}));
+const onBack = { hips: { x: 0.12, y: 0.075, turn: 0 }, chest: { turn: 0, lean: -84 } } as const;
+const feetFlat = both((side): FootKey => ({ ball: sided(side, [0.42, 0, 0.08]), turn: 0, heel: 0, knee: [0.3, 1, 0] }));
+
+/** Still poses by name, in the athlete's own frame: what exercises of the library look like (house values, by eye). */
+export const stills = {
+  'standing easy': { ...standing, hands: atSides },
+  'hands on hips': { ...standing, hands: hands([0.03, -0.4, 0.13], [-0.3, 0.1, 1]) },
+  'arms wide': { ...standing, hands: hands([0, -0.12, 0.47], [-0.3, -1, 0]) },
+  'arms in front': { ...standing, hands: handsTo([0.37, 0.8, 0.05], [0, -1, 0.4]) },
+  'knee up': {
+    hips: { x: 0, y: 0.525, turn: 5 },
+    chest: { turn: 5, lean: 0 },
+    hands: hands([0.13, -0.06, 0.06], [-0.1, -1, 0.35]),
+    feet: { ...level(0.07), rear: { leg: { thigh: [0.96, -0.05, 0.1], shank: [-0.1, -1, 0] }, heel: 20, turn: 0 } },
+  },
+  'knee up, arm up': {
+    hips: { x: 0, y: 0.525, turn: 0 },
+    chest: { turn: 0, lean: 0 },
+    hands: {
+      lead: { near: [0.03, 0.28, -0.1], elbow: [-0.3, 0, -1] },
+      rear: { near: [0.05, -0.45, 0.17], elbow: [-1, 0, 0.3] },
+    },
+    feet: { ...level(0.07), rear: { leg: { thigh: [0.92, -0.35, 0.08], shank: [-0.1, -1, 0] }, heel: 20, turn: 0 } },
+  },
+  'small jump': {
+    hips: { y: 0.56, turn: 0 },
+    chest: { turn: 0, lean: 2 },
+    hands: hands([0.1, -0.38, 0.2], [-0.9, -0.2, 0.5]),
+    feet: level(0.06, 0.035),
+  },
+  star: {
+    hips: { y: 0.5, turn: 0 },
+    chest: { turn: 0, lean: 0 },
+    hands: hands([0, 0.17, 0.3], [0, -0.3, 1]),
+    feet: level(0.24, 0.02),
+  },
+  squat: {
+    hips: { x: -0.08, y: 0.3, turn: 0 },
+    chest: { turn: 0, lean: 36 },
+    hands: hands([0.15, -0.09, 0.06], [-0.1, -1, 0.35]),
+    feet: level(0.12),
+  },
+  'leg swung': {
+    hips: { x: 0, y: 0.52, turn: 10 },
+    chest: { turn: 10, lean: -5 },
+    hands: hands([0.05, -0.3, 0.28], [-0.8, -0.3, 0.6]),
+    feet: {
+      ...level(0.07),
+      rear: { leg: { thigh: [0.8, -0.55, 0.08], shank: [0.8, -0.6, 0.05] }, heel: -10, turn: 0 },
+    },
+  },
+  'trunk turned': { ...standing, chest: { turn: -38, lean: 3 }, hands: hands([0.02, -0.2, 0.4], [-0.3, -1, 0]) },
+  'low lunge': {
+    hips: { x: 0.02, y: 0.3, turn: 8 },
+    chest: { turn: 5, lean: 4 },
+    hands: hands([0.05, -0.42, 0.15], [-0.5, -0.3, 0.9]),
+    feet: {
+      lead: { ball: [0.27, 0, -0.07], heel: 0 },
+      rear: { ball: [-0.33, 0, 0.07], turn: 5, heel: 62, knee: [0.9, -0.3, 0] },
+    },
+  },
+  'folded forward': {
+    hips: { x: -0.06, y: 0.5, turn: 0 },
+    chest: { turn: 0, lean: 95 },
+    hands: handsTo([0.22, 0.16, 0.07], [0, 0.3, 1]),
+    feet: level(0.07),
+  },
+  plank: { ...stretched, hands: onFloor, feet: behind },
+  climber: {
+    ...stretched,
+    hips: { x: -0.13, y: 0.26, turn: 0 },
+    hands: onFloor,
+    feet: { ...behind, rear: { leg: { thigh: [0.95, -0.12, 0.1], shank: [-0.92, -0.25, 0] }, heel: 50, turn: 0 } },
+  },
+  'dead bug': {
+    ...onBack,
+    hands: handsTo([-0.14, 0.44, 0.1], [0.6, 0, 0.8]),
+    feet: legs([0.15, 0.98, 0.08], [0.98, -0.1, 0]),
+  },
+  bridge: {
+    hips: { x: 0.05, y: 0.25, turn: 0 },
+    chest: { turn: 0, lean: -118 },
+    hands: handsTo([0.08, 0.04, 0.17], [-0.5, 0, 1]),
+    feet: feetFlat,
+  },
+  crunch: {
+    ...onBack,
+    chest: { turn: 0, lean: -58 },
+    hands: hands([0.12, 0.02, 0.06], [0.3, -0.8, 0.5]),
+    feet: feetFlat,
+  },
+  hollow: {
+    ...onBack,
+    chest: { turn: 0, lean: -74 },
+    hands: handsTo([-0.5, 0.42, 0.1], [0, 0.5, 1]),
+    feet: legs([0.96, 0.26, 0.08], [0.97, 0.2, 0], 40),
+  },
+  'v-sit': {
+    ...onBack,
+    chest: { turn: 0, lean: -42 },
+    hands: hands([0.2, -0.14, 0.1], [0, -0.8, 0.5]),
+    feet: legs([0.8, 0.58, 0.1], [0.95, 0.1, 0], 20),
+  },
+} as const satisfies Readonly<Record<string, Omit<Key, 'at'>>>;
+export type StillName = keyof typeof stills;
+
+/** At this moment a still figure is in its pose; it stays there. */
+export const stillAt = 10;
+const forever = 1e9;
+
+/**
+ * A figure that holds a pose.
+ * @example sceneAt(stillFigure('squat', 'orthodox'), stillAt, views.side)
+ */
+export function stillFigure(name: StillName, stance: Stance): Figure {
+  const home = startFrame(false);
+  const body = newBody(home);
+  const key: Omit<Key, 'at'> = stills[name];
+  const motion: Motion = { keys: [{ ...key, at: 1 }], hit: null, back: forever };
+  playKeys(body, motion, { at: 0, ms: 8, frameAt: () => home, after: home, move: move('wait'), taken: new Set() });
+  const trunk = {
+    hips: curveThrough(body.hips),
+    chest: curveThrough(body.chest),
+    feet: { left: curveThrough(body.feet.left), right: curveThrough(body.feet.right) },
+  };
+  const still: BodyMotion = {
+    ...trunk,
+    hands: layHands(trunk, body.handIntents, home),
+    hits: [],
+    stands: body.stands,
+    ground: curveThrough(body.ground),
+    done: [],
+    ms: forever,
+  };
+  return { motion: still, mirrored: stance === 'southpaw', square: false };
+}
