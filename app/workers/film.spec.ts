@@ -17,7 +17,7 @@ const request: FilmRequest = {
   wishes: {},
   recording: null,
   stretch: { from: 0, to: 1_800_000 },
-  look: { width: 160, height: 90, dark: false, figure: false, view: 'side', font: 'sans-serif', by: '' },
+  look: { width: 160, height: 90, dark: false, figure: false, view: 'side', family: 'sans-serif', by: '' },
   kind: 'webm-vp8',
   picture: null,
   fontUrl: null,

@@ -69,9 +69,9 @@ function sessionOf({ sheet, wishes, recording }: Pick<FilmRequest, 'sheet' | 'wi
 async function painterFor(request: FilmRequest, canvas: OffscreenCanvas): Promise<FilmPainter> {
   if (request.fontUrl !== null)
     try {
-      const font = new FontFace(request.look.font, `url(${request.fontUrl})`, { weight: '100 900' });
+      const face = new FontFace(request.look.family, `url(${request.fontUrl})`, { weight: '100 900' });
       // The types of a worker leave out what its font set can do.
-      (globalThis as unknown as { fonts: { add(font: FontFace): void } }).fonts.add(await font.load());
+      (globalThis as unknown as { fonts: { add(face: FontFace): void } }).fonts.add(await face.load());
     } catch {
       // Another family stands in.
     }

@@ -110,7 +110,7 @@ export const stills = {
     ...stretched,
     hips: { x: -0.13, y: 0.26, turn: 0 },
     hands: onFloor,
-    feet: { ...behind, rear: { leg: { thigh: [0.95, -0.12, 0.1], shank: [-0.92, -0.25, 0] }, heel: 50, turn: 0 } },
+    feet: { ...behind, rear: { leg: { thigh: [0.95, -0.12, 0.1], shank: [-0.94, -0.12, 0] }, heel: 40, turn: 0 } },
   },
   'dead bug': {
     ...onBack,

@@ -115,7 +115,7 @@ export class FilmDialog {
       dark: this.look() === 'dark',
       figure: this.show() === 'both',
       view: this.view(),
-      font: 'Archivo Variable',
+      family: 'Archivo Variable',
       by: this.by(),
     },
   }));

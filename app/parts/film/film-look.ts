@@ -8,7 +8,7 @@ export interface FilmLook {
   readonly figure: boolean;
   readonly view: ViewName;
   /** A family that is loaded where it is painted. */
-  readonly font: string;
+  readonly family: string;
   /** On the title card, under the title. */
   readonly by: string;
 }

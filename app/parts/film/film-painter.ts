@@ -71,7 +71,7 @@ export class FilmPainter {
     options: { soft?: boolean; end?: boolean; width?: number; bold?: boolean } = {},
   ): number {
     const { context } = this;
-    context.font = `${options.bold === false ? 500 : 700} ${size}px ${this.look.font}, sans-serif`;
+    context.font = `${options.bold === false ? 500 : 700} ${size}px ${this.look.family}, sans-serif`;
     context.fillStyle = options.soft ? this.colours.soft : this.colours.ink;
     context.textAlign = options.end ? 'end' : 'start';
     context.textBaseline = 'top';
@@ -197,7 +197,7 @@ export class FilmPainter {
     context.textBaseline = 'alphabetic';
     for (const { x, text } of layout.signs) {
       context.fillStyle = colours.ink;
-      context.font = `500 18px ${this.look.font}, sans-serif`;
+      context.font = `500 18px ${this.look.family}, sans-serif`;
       context.fillText(text, x + 4, layout.middle + 5);
     }
     for (const glyph of layout.glyphs) {
@@ -213,10 +213,10 @@ export class FilmPainter {
         context.strokeStyle = colours.ink;
         context.stroke(path);
       }
-      context.font = `700 14px ${this.look.font}, sans-serif`;
+      context.font = `700 14px ${this.look.family}, sans-serif`;
       context.fillStyle = open ? colours.ink : colours.onSide;
       context.fillText(glyph.label, glyph.width / 2, 5);
-      context.font = `600 9px ${this.look.font}, sans-serif`;
+      context.font = `600 9px ${this.look.family}, sans-serif`;
       context.fillStyle = colours.ink;
       if (glyph.name) context.fillText(glyph.name, glyph.width / 2, 20);
       context.restore();
