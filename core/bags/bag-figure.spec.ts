@@ -2,7 +2,7 @@ import { figureOf } from '../figure/figure-of';
 import { sceneAt } from '../figure/scene';
 import { views } from '../figure/view';
 import { readCombination } from '../notation/read';
-import { bagBeside, swingOf, swungOut } from './bag-figure';
+import { bagBeside, ballSwing, swingOf, swungOut } from './bag-figure';
 import { pendulumPeriod } from './bench/pendulum';
 import { bagKinds } from './kind-names';
 import { bagNatures } from './kinds';
@@ -21,7 +21,10 @@ describe('a bag beside the figure', () => {
     expect(swungOut(figure, landed + (3 * period) / 4, swing)).toBeLessThan(0);
     expect(Math.abs(swungOut(figure, landed + 5000, swing))).toBeLessThan(0.001);
     // A ball whose bench figures are known swings by them.
-    expect(swingOf(bagNatures['double-end'], { frequency: 3.1 }).frequency).toBe(3.1);
+    const ball = { mass: 0.3, upper: 1, lower: 1, tensionUpper: 60, tensionLower: 57 };
+    // f = (1/2π)·√((60/1 + 57/1)/0.3), worked by hand.
+    expect(swingOf(bagNatures['double-end'], ballSwing(ball)).frequency).toBeCloseTo(3.143, 3);
+    expect(ballSwing(ball).byHand).toBeCloseTo(0.5 / Math.sqrt(117 * 0.3), 9);
   });
 
   it('is drawn as its kind is: hung, standing, a ball between cords, and nothing on a free floor or for pads', () => {

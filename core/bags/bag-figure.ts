@@ -7,6 +7,7 @@ import type { Vector } from '../figure/pose';
 import type { Camera } from '../figure/view';
 import { isHandStrike } from '../moves/move';
 import type { Hertz, Metres, Milliseconds, Statures } from '../units';
+import { doubleEndSwing, excursion, type DoubleEnd } from './bench/double-end';
 import { pendulumPeriod } from './bench/pendulum';
 import { shares } from './bench/heights';
 import type { BagNature } from './kinds';
@@ -34,6 +35,18 @@ const fades = 1.2;
 export function swingOf(nature: BagNature, measured: Partial<BagSwing> = {}): BagSwing {
   const usual = nature.ball ? usualSwings.ball : nature.hangs ? usualSwings.heavy : usualSwings.firm;
   return { ...usual, ...measured };
+}
+
+/** Momentum that a light blow gives a ball, kg·m/s, and how far out it is drawn at most (house values). */
+const lightBlow = 0.5;
+const farthest: Metres = 0.35;
+
+/** How a ball between measured cords goes, by the bench's own figures. `ballSwing(ball).frequency` → `3.1` */
+export function ballSwing(ball: DoubleEnd): Partial<BagSwing> {
+  return {
+    frequency: doubleEndSwing(ball).frequency,
+    byHand: Math.min(farthest, excursion(ball, lightBlow)),
+  };
 }
 
 /** How far a bag is out of its place at a moment, away from the hitter: every blow so far adds its own dying swing. */

@@ -3,6 +3,7 @@ import {
   bagBeside,
   bagKinds,
   bagNatures,
+  ballSwing,
   describeCombination,
   exerciseFigure,
   leafFigure,
@@ -11,6 +12,7 @@ import {
   views,
   type Leaf,
   type SessionTime,
+  type Sheet,
   type ShownScript,
   type ViewName,
 } from '../../../core/index';
@@ -43,6 +45,8 @@ export class StageFigure {
   readonly position = input.required<SessionTime>();
   readonly view = input.required<ViewName>();
   readonly calm = input(false);
+  /** Figures of the ball between cords, where the sheet has them. */
+  readonly ball = input<Sheet['ball']>();
 
   protected readonly shown = computed(() => {
     const leaf = this.leaf();
@@ -61,7 +65,9 @@ export class StageFigure {
   );
   protected readonly beside = computed(() => {
     const [shown, kind] = [this.shown(), bagKinds.find((each) => this.leaf().bags.includes(each))];
-    return shown && kind && this.leaf().block !== 'show' ? bagBeside(bagNatures[kind], shown.figure) : null;
+    if (!shown || !kind || this.leaf().block === 'show') return null;
+    const [nature, ball] = [bagNatures[kind], this.ball()];
+    return bagBeside(nature, shown.figure, nature.measured === 'cords' && ball ? ballSwing(ball) : {});
   });
   protected readonly words = computed(() => {
     const { combination, words } = this.leaf();
