@@ -170,6 +170,8 @@ export * from './adapting/mirror-marked';
 export * from './adapting/adapt-sheet';
 export * from './adapting/today';
 export * from './adapting/learning';
+export * from './library/exercise';
+export * from './library/exercise-list';
 export * from './library/exercises';
 export * from './library/faults';
 export * from './library/add-mend';

@@ -4,7 +4,8 @@ import { compile } from '../timeline/compile';
 import { findings } from '../findings/index';
 import { buildKinds } from '../progressions/kinds';
 import { clockFormats } from './clock-formats';
-import { exerciseNamed, exercises, exercisesFor } from './exercises';
+import { exercises } from './exercise-list';
+import { exerciseNamed, exercisesFor } from './exercises';
 import { sessionTemplates } from './templates';
 
 const minutesOf = (text: string): number => compile(readTempoText(text).sheet).ms / 60_000;

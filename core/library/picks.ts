@@ -11,7 +11,7 @@ import { textsOf } from '../timeline/stages';
 import type { Milliseconds } from '../units';
 import { bagPlans } from './bag-plans';
 import { clockFormats } from './clock-formats';
-import { exercises } from './exercises';
+import { exercises } from './exercise-list';
 import { sessionTemplates } from './templates';
 
 /** Where something that can be put into a sheet comes from, in the order they are offered. */

@@ -1,5 +1,6 @@
 import { freeFloor } from '../bags/kind-names';
-import { exerciseNamed, exercisesFor, type Exercise } from '../library/exercises';
+import type { Exercise } from '../library/exercise';
+import { exerciseNamed, exercisesFor } from '../library/exercises';
 import { kindNamed, moveKind } from '../moves/catalogue';
 import { familyOf, isHandStrike, move, type Move } from '../moves/move';
 import type { Combination, Item } from '../notation/combination';
