@@ -30,10 +30,11 @@ const legs = (thigh: Vector, shank: Vector, heel = 0): Readonly<Record<Side, Foo
 
 const standing = { hips: { x: -0.02, y: 0.525, turn: 0 }, chest: { turn: 0, lean: 1 }, feet: level(0.07) } as const;
 const atSides = hands([0.03, -0.5, 0.19], [-1, 0, 0.3]);
-const onFloor = handsTo([0.3, 0.045, 0.11], [-0.6, 0.1, 0.8]);
-const stretched = { hips: { x: -0.13, y: 0.2, turn: 0 }, chest: { turn: 0, lean: 78 } } as const;
+const onHands = handsTo([0.2, 0.045, 0.11], [-0.6, 0.1, 0.8]);
+const onForearms = handsTo([0.32, 0.04, 0.08], [-0.3, -1, 0.2]);
+const stretched = { hips: { x: -0.13, y: 0.26, turn: 0 }, chest: { turn: 0, lean: 71 } } as const;
 const behind = both((side): FootKey => ({
-  ball: sided(side, [-0.47, 0, 0.08]),
+  ball: sided(side, [-0.55, 0, 0.08]),
   heel: 60,
   turn: 0,
   knee: [0.4, -0.9, 0],
@@ -105,11 +106,11 @@ export const stills = {
     hands: handsTo([0.22, 0.16, 0.07], [0, 0.3, 1]),
     feet: level(0.07),
   },
-  plank: { ...stretched, hands: onFloor, feet: behind },
+  plank: { hips: { x: -0.13, y: 0.16, turn: 0 }, chest: { turn: 0, lean: 80 }, hands: onForearms, feet: behind },
+  'press-up': { ...stretched, hands: onHands, feet: behind },
   climber: {
     ...stretched,
-    hips: { x: -0.13, y: 0.26, turn: 0 },
-    hands: onFloor,
+    hands: onHands,
     feet: { ...behind, rear: { leg: { thigh: [0.95, -0.12, 0.1], shank: [-0.94, -0.12, 0] }, heel: 40, turn: 0 } },
   },
   'dead bug': {

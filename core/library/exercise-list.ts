@@ -83,7 +83,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Walk out to a plank',
-    still: 'plank',
+    still: 'press-up',
     part: 'warm-up',
     ms: 45_000,
     how: 'Fold, walk the hands out to a straight line, walk back and stand.',
@@ -177,7 +177,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Press-ups',
-    still: 'plank',
+    still: 'press-up',
     part: 'core',
     ms: 40_000,
     how: 'On knees or feet, whole body in one piece, elbows near the ribs.',
