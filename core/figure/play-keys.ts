@@ -31,6 +31,7 @@ export interface Playing {
 const hipsAhead = (ms: Milliseconds): Milliseconds => Math.min(25, ms * 0.08);
 /** What has landed stays a moment (trial: about 40 ms until it is seen to go back). */
 const hold = (ms: Milliseconds): Milliseconds => Math.min(20, ms * 0.06);
+
 /** Writes the keys of a move onto the tracks. */
 export function playKeys(body: Body, motion: Motion, playing: Playing): void {
   const { at, ms, frameAt, after, taken, move } = playing;

@@ -3,6 +3,8 @@ import {
   paperPaints,
   sayClock,
   sceneAt,
+  stillAt,
+  stillFigure,
   strikingAt,
   takeHomeCautions,
   taughtAt,
@@ -148,9 +150,23 @@ export class FilmPainter {
   private middle(leaf: TakenLeaf, at: SessionTime, box: Box, wide: boolean): void {
     const staff = leaf.staff === null ? undefined : this.staffs[leaf.staff];
     if (!staff || !leaf.combination) {
-      this.text(leaf.words, box.left, box.top + box.height * 0.3, Math.min(box.width, box.height) * 0.14, {
-        width: box.width,
-      });
+      const shows = this.look.figure && leaf.still !== null;
+      const words = { ...box, width: shows && wide ? box.width * 0.56 : box.width };
+      this.text(
+        leaf.words,
+        box.left,
+        box.top + box.height * (shows && !wide ? 0 : 0.3),
+        Math.min(box.width, box.height) * 0.12,
+        { width: words.width },
+      );
+      if (shows)
+        this.drawFigure(
+          leaf,
+          at,
+          wide
+            ? { ...box, left: box.left + words.width, width: box.width - words.width }
+            : { ...box, top: box.top + box.height * 0.4, height: box.height * 0.6 },
+        );
       return;
     }
     const shares = !this.look.figure ? [1, 1] : wide ? [0.56, 1] : [1, 0.34];
@@ -168,10 +184,14 @@ export class FilmPainter {
   }
 
   private drawFigure(leaf: TakenLeaf, at: SessionTime, box: Box): void {
-    if (this.figure?.leaf !== leaf) this.figure = { leaf, made: leafFigure(leaf, this.session, leaf.stance) };
+    if (this.figure?.leaf !== leaf) {
+      const still = leaf.still && stillFigure(leaf.still, leaf.stance);
+      this.figure = { leaf, made: still ? { figure: still, views: [] } : leafFigure(leaf, this.session, leaf.stance) };
+    }
     const { made } = this.figure;
     if (!made) return;
-    const since = at - leaf.at;
+    // A pose is taken up at once.
+    const since = Math.max(at - leaf.at, leaf.still === null ? 0 : stillAt);
     const view = made.views.findLast((each) => each.at <= since)?.view ?? this.look.view;
     paintScene(this.context, sceneAt(made.figure, since, views[view]), this.colours.figure, box);
   }
