@@ -197,3 +197,4 @@ export * from './take-home/page';
 export * from './take-home/film-frames';
 export * from './take-home/wall-card';
 export * from './library/exercise-figure';
+export * from './library/shown-sheet';

@@ -54,6 +54,10 @@ test('a combination of the book is shown by the figure, turned, stepped through 
     card.getByRole('button', { name: 'Save as PNG' }).click(),
   ]);
   expect(png.suggestedFilename()).toBe('1-2-bk.png');
+  await card.getByRole('button', { name: 'Film it' }).click();
+  const film = page.getByRole('dialog', { name: 'Film' });
+  await expect(film.getByRole('combobox', { name: 'What' })).toHaveText(/the whole session, 1:30/);
+  await film.getByRole('button', { name: 'Close' }).click();
 });
 
 test('a show has its figure, and a round where it is chosen; a film of a round is made', async ({ page }) => {

@@ -6,9 +6,30 @@ import { buildKinds } from '../progressions/kinds';
 import { clockFormats } from './clock-formats';
 import { exercises } from './exercise-list';
 import { exerciseNamed, exercisesFor } from './exercises';
+import { readCombination } from '../notation/read';
+import { scriptOf } from '../script/script';
+import { sheetSchema } from '../sheet/schema';
+import { shownSheet } from './shown-sheet';
 import { sessionTemplates } from './templates';
 
 const minutesOf = (text: string): number => compile(readTempoText(text).sheet).ms / 60_000;
+
+describe('a combination shown by itself', () => {
+  it('is taught, then done, each strike called, in the stance it was shown in', () => {
+    const read = readCombination('1 2 3b');
+    if (!read.ok) throw new Error('unread');
+    let count = 0;
+    const sheet = shownSheet(read.value, 'Turnout', 'southpaw', () => `id-${(count += 1)}`);
+    expect(sheetSchema.safeParse(sheet).success).toBe(true);
+    const timeline = compile(sheet);
+    expect(timeline.leaves.map(({ block, ms, stance }) => `${block} ${ms} ${stance}`)).toEqual([
+      'show 60000 southpaw',
+      'round 30000 southpaw',
+    ]);
+    const kinds = new Set(scriptOf(sheet).calls.map(({ kind }) => kind));
+    expect(kinds.has('teach') && kinds.has('strikes')).toBe(true);
+  });
+});
 
 describe('the library', () => {
   it('has sessions that read, add up and warn of nothing', () => {

@@ -6,6 +6,7 @@ import { MatIcon } from '@angular/material/icon';
 import { MatMenuModule } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
 import { keptNothing, takenSheet, type Kept, type Sheet } from '../../../core/index';
+import { openFilm } from '../../parts/film/open-film';
 import { NoticeService } from '../../services/notice.service';
 
 /** The session leaves the browser as something that plays anywhere. What of the coach's own goes along is ticked here. */
@@ -60,15 +61,7 @@ export class TakeHomeMenu {
   }
 
   protected async film(): Promise<void> {
-    const [{ MatDialog }, { FilmDialog }] = await Promise.all([
-      import('@angular/material/dialog'),
-      import('../../parts/film/film-dialog'),
-    ]);
-    const sheet = takenSheet(this.sheet(), this.kept());
-    // Nothing beside it ends a film that is being made: only its own button does.
-    this.injector
-      .get(MatDialog)
-      .open(FilmDialog, { data: sheet, width: '60rem', maxWidth: '96vw', disableClose: true, injector: this.injector });
+    await openFilm(takenSheet(this.sheet(), this.kept()), this.injector);
   }
 
   protected async save(what: 'file' | 'card'): Promise<void> {

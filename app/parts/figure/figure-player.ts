@@ -8,6 +8,7 @@ import {
   effect,
   ElementRef,
   inject,
+  Injector,
   input,
   linkedSignal,
   signal,
@@ -23,6 +24,7 @@ import {
   figureFrom,
   figureOf,
   figureStudy,
+  shownSheet,
   six,
   stripLabels,
   stripSvg,
@@ -36,9 +38,11 @@ import {
   type View,
 } from '../../../core/index';
 import { FilesService } from '../../services/files.service';
+import { freshId } from '../../services/fresh-id';
 import { KeysService } from '../../services/keys.service';
 import { SettingsService } from '../../services/settings.service';
 import { ChoiceField } from '../fields/choice-field';
+import { openFilm } from '../film/open-film';
 import { FigureCaution } from './figure-caution';
 import { FigurePicture } from './figure-picture';
 import { pngOf } from './save-picture';
@@ -73,6 +77,7 @@ export class FigurePlayer {
 
   private readonly settings = inject(SettingsService);
   private readonly files = inject(FilesService);
+  private readonly injector = inject(Injector);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly calm = inject(BreakpointObserver).isMatched('(prefers-reduced-motion: reduce)');
   protected readonly speeds = speeds;
@@ -215,6 +220,12 @@ export class FigurePlayer {
     const name = this.files.fileName(writeCombination(combination), as);
     if (as === 'svg') await this.files.save(name, svg, 'image/svg+xml');
     else await this.files.save(name, await pngOf(svg), 'image/png');
+  }
+
+  /** Taught in halves and whole, then at pace: the combination as a film of its own. */
+  protected film(): Promise<void> {
+    const name = writeCombination(this.combination());
+    return openFilm(shownSheet(this.combination(), name, this.stance(), freshId), this.injector);
   }
 
   protected chooseView(name: keyof typeof views): void {
