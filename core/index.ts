@@ -42,6 +42,7 @@ export * from './figure/view-names';
 export * from './figure/stills';
 export * from './figure/view';
 export * from './figure/picture';
+export * from './figure/best-views';
 export * from './figure/scene';
 export * from './figure/outline';
 export * from './figure/svg-path';

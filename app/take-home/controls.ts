@@ -47,6 +47,7 @@ export const viewWords: Readonly<Record<ViewName, string>> = {
   'mirrored front': 'in front, as a mirror',
   front: 'from in front',
   side: 'from the side',
+  'by move': 'where each move shows best',
 };
 
 /** The figure's colours on dark ground. */

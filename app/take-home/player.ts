@@ -12,8 +12,8 @@ import {
   stillFigure,
   strikingAt,
   taughtAt,
+  viewAt,
   viewNames,
-  views,
   type LeafFigure,
   type TakenLeaf,
   type TakenSession,
@@ -224,9 +224,9 @@ function start(session: FileSession, player: HTMLElement): void {
     context.setTransform(ratio, 0, 0, ratio, 0, 0);
     context.clearRect(0, 0, width, height);
     const at = position - leaf.at;
-    const seen = made.views.findLast((each) => each.at <= at)?.view ?? view;
+    const seen = viewAt(made.views.findLast((each) => each.at <= at)?.view ?? view, made.figure, at);
     const dark = matchMedia('(prefers-color-scheme: dark)').matches;
-    paintScene(context, sceneAt(made.figure, at, views[seen]), dark ? darkPaints : paperPaints, {
+    paintScene(context, sceneAt(made.figure, at, seen), dark ? darkPaints : paperPaints, {
       left: 0,
       top: 0,
       width,

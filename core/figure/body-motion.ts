@@ -52,6 +52,8 @@ export interface DoneStep {
   readonly at: Milliseconds;
   readonly ms: Milliseconds;
   readonly step: number;
+  /** The strike of the step, else its first move; null for an open slot. */
+  readonly move: Move | null;
   /** The head goes out of the way, so that its path is worth seeing. */
   readonly dodges: boolean;
 }

@@ -5,7 +5,7 @@
  */
 import type { LoopSettings } from '../mechanics/seams';
 import { onsets, stepMs, type Repetition } from '../mechanics/study';
-import type { Step } from '../mechanics/steps';
+import { leadingMove, type Step } from '../mechanics/steps';
 import { moveKind } from '../moves/catalogue';
 import { familyOf, isHandStrike, isStrike, type Move } from '../moves/move';
 import type { Milliseconds, PaceFactor } from '../units';
@@ -97,7 +97,8 @@ function layStep(body: Body, laying: Laying): void {
   const { step, at, pace } = laying;
   const moves = step.content.filter((each): each is Move => each.kind === 'move');
   const dodges = moves.some(({ id }) => moveKind(id).family === 'defence' && moveKind(id).limb === null);
-  body.done.push({ at, ms: stepMs(step) / pace, step: laying.index, dodges });
+  const led = leadingMove(step);
+  body.done.push({ at, ms: stepMs(step) / pace, step: laying.index, move: led.kind === 'move' ? led : null, dodges });
   if (moves.length === 0) {
     shuffle(body, at, stepMs(step) / pace);
     return;

@@ -1,5 +1,6 @@
 import { readCombination } from '../notation/read';
 import { six } from '../moves/scheme';
+import { viewAt } from './best-views';
 import { curveThrough, valueAt } from './curve';
 import { figureJoints, figureOf, type Figure } from './figure-of';
 import { outlineOf } from './outline';
@@ -83,6 +84,18 @@ describe('the drawing of the figure', () => {
     const at = (when: number): string => sceneAt(figure, when, views.side).trails[0]?.paint ?? '';
     expect(at(figure.motion.hits[0]?.at ?? 0)).toBe('lead glove');
     expect(figure.motion.hits[0]?.limb).toBe('right hand');
+  });
+
+  it('looks from where each move is told best, and goes there smoothly', () => {
+    const figure = figureFor('1 4 5 bk');
+    const azimuths = [...Array(2500).keys()].map((at) => viewAt('by move', figure, at).azimuth);
+    // The jab from the open side, the hook from in front, the uppercut from the side (as the contact sheets show).
+    expect(azimuths[100]).toBe(views['three-quarter'].azimuth);
+    expect(azimuths[655]).toBeCloseTo(views.front.azimuth, 0);
+    expect(azimuths[1030]).toBeCloseTo(views.side.azimuth, 0);
+    const jumps = azimuths.slice(1).map((each, index) => Math.abs(each - (azimuths[index] ?? 0)));
+    expect(Math.max(...jumps)).toBeLessThan(1);
+    expect(viewAt('side', figure, 500)).toBe(views.side);
   });
 
   it('as a strip has one still for each step, named as it is written', () => {

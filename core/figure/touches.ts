@@ -47,7 +47,7 @@ export function touchesFigure(touches: readonly BallTouch[], ms: Milliseconds, s
       put(body.chest, at, chestRow(frame, { turn, lean: 6, side: 0 }));
       put(body.hips, at, hipsRow(frame, { x: 0.02, y: 0.495, z: 0, turn: turn * 0.5, tip: 0 }));
     }
-    body.done.push({ at, ms: gap, step: index, dodges: false });
+    body.done.push({ at, ms: gap, step: index, move: null, dodges: false });
   });
   const trunk = {
     hips: curveThrough(body.hips),

@@ -1,3 +1,6 @@
-/** Where a figure can be looked at from. */
-export const viewNames = ['three-quarter', 'mirrored front', 'front', 'side'] as const;
+/** Places from where a figure can be looked at. */
+const fixed = ['three-quarter', 'mirrored front', 'front', 'side'] as const;
+export type FixedViewName = (typeof fixed)[number];
+/** What can be chosen: a place, or for each move the one that tells it best. */
+export const viewNames = [...fixed, 'by move'] as const;
 export type ViewName = (typeof viewNames)[number];

@@ -1,5 +1,5 @@
 import type { Degrees, Statures } from '../units';
-import type { ViewName } from './view-names';
+import type { FixedViewName } from './view-names';
 import { cross, dot, minus, times, unit, up, type Vector } from './vector';
 
 /** Where one looks from. */
@@ -12,7 +12,7 @@ export interface View {
 }
 
 /** The views on offer, by name. The open side is the rear one of an orthodox stance. */
-export const views: Readonly<Record<ViewName, View>> = {
+export const views: Readonly<Record<FixedViewName, View>> = {
   'three-quarter': { azimuth: 48, elevation: 7, mirrored: false },
   'mirrored front': { azimuth: 0, elevation: 14, mirrored: true },
   front: { azimuth: 0, elevation: 14, mirrored: false },

@@ -1,5 +1,5 @@
 import { figureFrom, figureStudy, type Figure } from '../figure/figure-of';
-import type { ViewName } from '../figure/view-names';
+import type { FixedViewName } from '../figure/view-names';
 import type { Performed } from '../figure/compile';
 import { touchesFigure } from '../figure/touches';
 import type { Repetition } from '../mechanics/study';
@@ -16,11 +16,11 @@ export type FiguredLeaf = Repeated & Pick<Leaf, 'at' | 'block' | 'touches'>;
 export interface LeafFigure {
   readonly figure: Figure;
   /** Views of a show, each from its moment on; none where whoever looks chooses. */
-  readonly views: readonly { readonly at: number; readonly view: ViewName }[];
+  readonly views: readonly { readonly at: number; readonly view: FixedViewName }[];
 }
 
 /** A show is seen from the side first, then in front, and so on (trade page, section 6). */
-const showViews = ['side', 'mirrored front', 'three-quarter'] as const satisfies readonly ViewName[];
+const showViews = ['side', 'mirrored front', 'three-quarter'] as const satisfies readonly FixedViewName[];
 
 /** The steps of a repetition that one showing names, each at the moment of its word. */
 function shownSteps(call: ShownCall, leaf: FiguredLeaf, whole: Repetition): Performed | null {

@@ -29,6 +29,7 @@ import {
   stripLabels,
   stripSvg,
   tellingMoments,
+  viewAt,
   views,
   writeCombination,
   type BagKind,
@@ -36,6 +37,7 @@ import {
   type PaceFactor,
   type Stance,
   type View,
+  type ViewName,
 } from '../../../core/index';
 import { FilesService } from '../../services/files.service';
 import { freshId } from '../../services/fresh-id';
@@ -86,7 +88,7 @@ export class FigurePlayer {
   /** Turned by hand away from the view that was chosen. */
   private readonly turnedBy = linkedSignal<string, number>({ source: this.viewName, computation: () => 0 });
   protected readonly view = computed((): View => {
-    const chosen = views[this.viewName()];
+    const chosen = viewAt(this.viewName(), this.figure(), this.at());
     return { ...chosen, azimuth: chosen.azimuth + this.turnedBy() };
   });
   private readonly wide = toSignal(
@@ -228,7 +230,7 @@ export class FigurePlayer {
     return openFilm(shownSheet(this.combination(), name, this.stance(), freshId), this.injector);
   }
 
-  protected chooseView(name: keyof typeof views): void {
+  protected chooseView(name: ViewName): void {
     void this.settings.change({ figureView: name });
   }
 

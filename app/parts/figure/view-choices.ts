@@ -6,6 +6,7 @@ const names: Readonly<Record<ViewName, string>> = {
   'mirrored front': 'in front, as a mirror',
   front: 'from in front',
   side: 'from the side',
+  'by move': 'where each move shows best',
 };
 
 /** Where one can look at the figure from. */

@@ -8,7 +8,7 @@ import {
   strikingAt,
   takeHomeCautions,
   taughtAt,
-  views,
+  viewAt,
   type LeafFigure,
   type Paints,
   type SessionTime,
@@ -192,8 +192,8 @@ export class FilmPainter {
     if (!made) return;
     // A pose is taken up at once.
     const since = Math.max(at - leaf.at, leaf.still === null ? 0 : stillAt);
-    const view = made.views.findLast((each) => each.at <= since)?.view ?? this.look.view;
-    paintScene(this.context, sceneAt(made.figure, since, views[view]), this.colours.figure, box);
+    const view = viewAt(made.views.findLast((each) => each.at <= since)?.view ?? this.look.view, made.figure, since);
+    paintScene(this.context, sceneAt(made.figure, since, view), this.colours.figure, box);
   }
 
   private staff(layout: StaffLayout, box: Box, lit: string | null): void {

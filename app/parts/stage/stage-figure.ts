@@ -9,6 +9,7 @@ import {
   leafFigure,
   stillAt,
   tellingMoments,
+  viewAt,
   views,
   type Leaf,
   type SessionTime,
@@ -60,9 +61,11 @@ export class StageFigure {
       ? (this.moments().findLast((at) => at <= this.since()) ?? stillAt)
       : Math.max(this.shown()?.figure.motion.hits.length ? 0 : stillAt, this.since()),
   );
-  protected readonly seen = computed(
-    () => views[this.shown()?.views.findLast(({ at }) => at <= this.since())?.view ?? this.view()],
-  );
+  protected readonly seen = computed(() => {
+    const shown = this.shown();
+    const name = shown?.views.findLast(({ at }) => at <= this.since())?.view ?? this.view();
+    return shown ? viewAt(name, shown.figure, this.at()) : views['three-quarter'];
+  });
   protected readonly beside = computed(() => {
     const [shown, kind] = [this.shown(), bagKinds.find((each) => this.leaf().bags.includes(each))];
     if (!shown || !kind || this.leaf().block === 'show') return null;
