@@ -1,4 +1,4 @@
-import { paperPaints, type Paints, type ViewName } from '../../core/index';
+import type { ViewName } from '../../core/index';
 
 /** An element with its class and text. */
 export function element<Name extends keyof HTMLElementTagNameMap>(
@@ -48,13 +48,4 @@ export const viewWords: Readonly<Record<ViewName, string>> = {
   front: 'from in front',
   side: 'from the side',
   'by move': 'where each move shows best',
-};
-
-/** The figure's colours on dark ground. */
-export const darkPaints: Paints = {
-  ...paperPaints,
-  shorts: '#75797a',
-  floor: '#0c1213',
-  bag: '#566268',
-  ink: '#0a1011',
 };

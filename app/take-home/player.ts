@@ -3,25 +3,17 @@
  * stands in the page, draws the figure by the same core as everything else, and plays bells and clips on the sound's clock.
  */
 import {
-  leafFigure,
-  mirrorCombination,
-  mirrorStance,
-  paperPaints,
   sayClock,
-  sceneAt,
-  stillFigure,
   strikingAt,
   taughtAt,
-  viewAt,
   viewNames,
-  type LeafFigure,
   type TakenLeaf,
   type TakenSession,
   type ViewName,
 } from '../../core/index';
-import { paintScene } from '../parts/figure/paint';
 import { FileClock } from './clock';
-import { button, choice, darkPaints, element, viewWords } from './controls';
+import { button, choice, element, viewWords } from './controls';
+import { FileFigure } from './figure';
 import { FileSound } from './sound';
 
 interface FileSession extends TakenSession {
@@ -58,7 +50,6 @@ function start(session: FileSession, player: HTMLElement): void {
   let breaksPassed = 0;
   let held: TakenLeaf | null = null;
   let [soundAt, clipAt] = [0, 0];
-  let figure: { readonly leaf: TakenLeaf; readonly turned: boolean; readonly made: LeafFigure | null } | null = null;
   let staffShown: number | null = -1;
 
   const cautions = element('section', 'start');
@@ -71,6 +62,7 @@ function start(session: FileSession, player: HTMLElement): void {
   const staff = element('div', 'staff');
   const canvas = element('canvas', 'figure');
   canvas.setAttribute('aria-hidden', 'true');
+  const figure = new FileFigure(canvas, session);
   const words = element('p', 'words');
   const said = element('p', 'said');
   said.setAttribute('aria-live', 'polite');
@@ -197,41 +189,7 @@ function start(session: FileSession, player: HTMLElement): void {
     const lit = leaf.block === 'show' ? taughtAt(session, leaf, position) : strikingAt(leaf, position);
     for (const glyph of staff.querySelectorAll('[data-step]'))
       glyph.classList.toggle('lit', lit !== null && glyph.getAttribute('data-step') === lit);
-    drawFigure(leaf, position);
-  }
-
-  /** What the figure does in a leaf; for the other lead hand all of it as in a mirror. */
-  function figureFor(leaf: TakenLeaf): LeafFigure | null {
-    const stance = stanceTurned && leaf.stance !== 'square' ? mirrorStance(leaf.stance) : leaf.stance;
-    if (leaf.still) return { figure: stillFigure(leaf.still, stance), views: [] };
-    const combination = leaf.combination && stanceTurned ? mirrorCombination(leaf.combination) : leaf.combination;
-    return leafFigure({ ...leaf, combination }, session, stance);
-  }
-
-  function drawFigure(leaf: TakenLeaf, position: number): void {
-    canvas.hidden = leaf.combination === null && leaf.touches.length === 0 && leaf.still === null;
-    if (canvas.hidden) return;
-    if (figure?.leaf !== leaf || figure.turned !== stanceTurned) {
-      figure = { leaf, turned: stanceTurned, made: figureFor(leaf) };
-    }
-    const made = figure.made;
-    const context = canvas.getContext('2d');
-    if (!made || !context) return;
-    const ratio = Math.min(2, devicePixelRatio);
-    const { clientWidth: width, clientHeight: height } = canvas;
-    if (canvas.width !== Math.round(width * ratio)) canvas.width = Math.round(width * ratio);
-    if (canvas.height !== Math.round(height * ratio)) canvas.height = Math.round(height * ratio);
-    context.setTransform(ratio, 0, 0, ratio, 0, 0);
-    context.clearRect(0, 0, width, height);
-    const at = position - leaf.at;
-    const seen = viewAt(made.views.findLast((each) => each.at <= at)?.view ?? view, made.figure, at);
-    const dark = matchMedia('(prefers-color-scheme: dark)').matches;
-    paintScene(context, sceneAt(made.figure, at, seen), dark ? darkPaints : paperPaints, {
-      left: 0,
-      top: 0,
-      width,
-      height,
-    });
+    figure.draw(leaf, position, { view, turned: stanceTurned });
   }
 
   controls.append(

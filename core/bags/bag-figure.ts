@@ -10,7 +10,8 @@ import type { Hertz, Metres, Milliseconds, Statures } from '../units';
 import { doubleEndSwing, excursion, type DoubleEnd } from './bench/double-end';
 import { pendulumPeriod } from './bench/pendulum';
 import { shares } from './bench/heights';
-import type { BagNature } from './kinds';
+import type { BagKind } from './kind-names';
+import { bagNatures, type BagNature } from './kinds';
 
 /** How a bag goes after a blow: how often it swings, how far a punch and a kick send it. */
 export interface BagSwing {
@@ -142,6 +143,11 @@ function bagParts(nature: BagNature, camera: Camera, out: Statures, ahead: Statu
       'shorts',
     ),
   ];
+}
+
+/** The bag of a kind beside a figure; none where there is no kind. `besideOf(leaf.bag, figure)` */
+export function besideOf(kind: BagKind | null, figure: Figure, measured?: Partial<BagSwing>): Beside | null {
+  return kind && bagBeside(bagNatures[kind], figure, measured);
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { Recording } from '../audio/render';
 import { clipsOfCall } from '../audio/voice';
+import { bagKinds, type BagKind } from '../bags/kind-names';
 import type { StillName } from '../figure/stills';
 import type { FiguredLeaf } from '../script/leaf-figure';
 import type { Script } from '../script/script';
@@ -19,6 +20,8 @@ export interface TakenLeaf extends FiguredLeaf {
   /** What is done, in words; empty where the combination says it. */
   readonly words: string;
   readonly stance: Stance;
+  /** What is struck, where it is drawn beside the figure; null in a show, and where hands are free. */
+  readonly bag: BagKind | null;
   /** The pose of an exercise that the figure can show. */
   readonly still: StillName | null;
   /** Lasts until somebody goes on. */
@@ -147,6 +150,7 @@ export function takenSession(
       part: blockName(leaf),
       words: wordsOf(leaf),
       still: leaf.combination ? null : (exerciseNamed(leaf.words ?? '')?.still ?? null),
+      bag: leaf.block === 'show' ? null : (bagKinds.find((kind) => leaf.bags.includes(kind)) ?? null),
       staff: staffOf(leaf),
     })),
     calls: script.calls.filter(({ kind }) => kind !== 'bell' && kind !== 'strikes').map(shown),

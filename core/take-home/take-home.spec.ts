@@ -102,6 +102,10 @@ describe('what is taken home', () => {
     expect(session.leaves.at(-1)?.heading).toContain('Round 1');
     expect(session.breaks.length).toBe(1);
     expect(session.sounds.length).toBeGreaterThan(0);
+    const bagged = sheetOf('bag: heavy\nshow 0:30: 1 2\nround 0:30: 1 2');
+    const plan = compile(bagged);
+    const taken = takenSession('t', plan, scriptOf(bagged, {}, plan), null, 16_000, () => 0).session;
+    expect(taken.leaves.map(({ bag }) => bag)).toEqual([null, 'heavy']);
   });
 
   it('as a card has a row for each block but the rests, and every text escaped', () => {

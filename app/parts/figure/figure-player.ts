@@ -18,8 +18,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { map } from 'rxjs';
 import {
-  bagBeside,
-  bagNatures,
+  besideOf,
   describeCombination,
   figureFrom,
   figureOf,
@@ -118,8 +117,7 @@ export class FigurePlayer {
     return figureFrom(performed, this.stance(), { pace: this.pace(), until: at });
   });
   protected readonly beside = computed(() => {
-    const bag = this.bag();
-    return bag ? bagBeside(bagNatures[bag], this.figure()) : null;
+    return besideOf(this.bag(), this.figure());
   });
   protected readonly at = linkedSignal<unknown, number>({ source: this.figure, computation: () => 0 });
   protected readonly moments = computed(() => tellingMoments(this.figure()));

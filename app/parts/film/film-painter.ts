@@ -1,4 +1,5 @@
 import {
+  besideOf,
   leafFigure,
   paperPaints,
   sayClock,
@@ -193,7 +194,8 @@ export class FilmPainter {
     // A pose is taken up at once.
     const since = Math.max(at - leaf.at, leaf.still === null ? 0 : stillAt);
     const view = viewAt(made.views.findLast((each) => each.at <= since)?.view ?? this.look.view, made.figure, since);
-    paintScene(this.context, sceneAt(made.figure, since, view), this.colours.figure, box);
+    const beside = besideOf(leaf.bag, made.figure);
+    paintScene(this.context, sceneAt(made.figure, since, view, beside), this.colours.figure, box);
   }
 
   private staff(layout: StaffLayout, box: Box, lit: string | null): void {
