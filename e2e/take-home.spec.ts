@@ -47,6 +47,27 @@ test('a session goes home as one file, plays from disk to its end without a netw
   await expect(page.getByRole('link', { name: 'Two short ones', exact: true })).toHaveCount(2);
 });
 
+test('an open break of the file lasts until somebody goes on', async ({ page }, info) => {
+  await page.goto('/sheets');
+  const text = '# With a break\nround 0:02: 1 2\nrest open\nround 0:04: 2 3\n';
+  await page.getByLabel('Import').setInputFiles({ name: 'b.txt', mimeType: 'text/plain', buffer: Buffer.from(text) });
+  await page.getByRole('link', { name: 'With a break', exact: true }).click();
+  await page.getByRole('button', { name: 'Take home' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'File that plays anywhere' }).click(),
+  ]);
+  const path = info.outputPath('break.html');
+  await download.saveAs(path);
+  await page.goto(`file://${path}`);
+  await page.getByRole('button', { name: 'Start' }).click();
+  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible({ timeout: 8000 });
+  await expect(page.getByRole('heading', { name: 'Rest', exact: true })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { name: 'Round 2', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start again' })).toBeVisible({ timeout: 10_000 });
+});
+
 test.describe('without scripts', () => {
   test.use({ javaScriptEnabled: false });
   test('the file reads as a session sheet', async ({ page }, info) => {

@@ -7,6 +7,7 @@ import {
   strikingAt,
   taughtAt,
   viewNames,
+  type SoundCue,
   type TakenLeaf,
   type TakenSession,
   type ViewName,
@@ -79,7 +80,7 @@ function start(session: FileSession, player: HTMLElement): void {
   /** From a moment on, what is heard is handed over anew. */
   function rewind(at: number): void {
     sound.hush();
-    soundAt = session.sounds.findIndex((each) => each.at >= at);
+    soundAt = session.sounds.findIndex((each) => each.at >= at && each.breaksBefore >= breaksPassed);
     clipAt = session.clips.findIndex((each) => each.at >= at);
     if (soundAt < 0) soundAt = session.sounds.length;
     if (clipAt < 0) clipAt = session.clips.length;
@@ -89,7 +90,6 @@ function start(session: FileSession, player: HTMLElement): void {
     clock.hold();
     clock.to(leaf.at);
     held = leaf;
-    sound.hush();
     const begins = outside() - shift + 0.1;
     for (const clip of session.breaks[breaksPassed]?.clips ?? []) sound.clip(clip, begins + clip.at / 1000);
     say(session.breaks[breaksPassed]?.say ?? '');
@@ -154,7 +154,10 @@ function start(session: FileSession, player: HTMLElement): void {
     const stop = session.leaves.filter((leaf) => leaf.open)[breaksPassed]?.at ?? Infinity;
     const until = Math.min(position + ahead, stop);
     const when = (at: number): number => clock.when(at) - shift;
-    for (let one = session.sounds[soundAt]; one && one.at <= until; one = session.sounds[(soundAt += 1)])
+    // What comes after an open break at its very second waits until it is over.
+    const due = (one: SoundCue | undefined): one is SoundCue =>
+      one !== undefined && one.at <= until && one.breaksBefore <= breaksPassed;
+    for (let one = session.sounds[soundAt]; due(one); one = session.sounds[(soundAt += 1)])
       if (one.at > position - 200) sound.bell(one.kind, when(one.at));
     for (let one = session.clips[clipAt]; one && one.at <= until; one = session.clips[(clipAt += 1)])
       if (one.at > position - 200) sound.clip(one, when(one.at));

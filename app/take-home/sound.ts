@@ -32,8 +32,10 @@ export class FileSound {
     }
   }
 
+  /** Lets sound begin; where a device has none the session goes on without it. */
   async wake(): Promise<void> {
-    await this.context.resume();
+    const soon = new Promise((done) => setTimeout(done, 400));
+    await Promise.race([this.context.resume().catch(() => undefined), soon]);
   }
 
   bell(kind: SoundKind, at: number): void {
