@@ -1,5 +1,3 @@
-import type { ViewName } from '../../core/index';
-
 /** An element with its class and text. */
 export function element<Name extends keyof HTMLElementTagNameMap>(
   name: Name,
@@ -40,12 +38,3 @@ export function choice<Value extends string>(
   made.append(select);
   return made;
 }
-
-/** Where one looks from, in words. */
-export const viewWords: Readonly<Record<ViewName, string>> = {
-  'three-quarter': 'from the open side',
-  'mirrored front': 'in front, as a mirror',
-  front: 'from in front',
-  side: 'from the side',
-  'by move': 'where each move shows best',
-};

@@ -1,5 +1,6 @@
 import {
   besideOf,
+  darkPaints,
   leafFigure,
   mirrorCombination,
   mirrorStance,
@@ -8,22 +9,12 @@ import {
   stillFigure,
   viewAt,
   type LeafFigure,
-  type Paints,
   type SessionTime,
   type TakenLeaf,
   type TakenSession,
   type ViewName,
 } from '../../core/index';
 import { paintScene } from '../parts/figure/paint';
-
-/** The figure's colours on dark ground. */
-const darkPaints: Paints = {
-  ...paperPaints,
-  shorts: '#75797a',
-  floor: '#0c1213',
-  bag: '#566268',
-  ink: '#0a1011',
-};
 
 /** How the figure is looked at, and whether the other hand leads. */
 export interface Looked {

@@ -7,13 +7,14 @@ import {
   strikingAt,
   taughtAt,
   viewNames,
+  viewWords,
   type SoundCue,
   type TakenLeaf,
   type TakenSession,
   type ViewName,
 } from '../../core/index';
 import { FileClock } from './clock';
-import { button, choice, element, viewWords } from './controls';
+import { button, choice, element } from './controls';
 import { FileFigure } from './figure';
 import { FileSound } from './sound';
 

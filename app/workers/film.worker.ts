@@ -66,19 +66,27 @@ function sessionOf({ sheet, wishes, recording }: Pick<FilmRequest, 'sheet' | 'wi
   return { session, script, staffs };
 }
 
-async function painterFor(request: FilmRequest, canvas: OffscreenCanvas): Promise<FilmPainter> {
-  if (request.fontUrl !== null)
-    try {
-      const face = new FontFace(request.look.family, `url(${request.fontUrl})`, { weight: '100 900' });
-      // The types of a worker leave out what its font set can do.
-      (globalThis as unknown as { fonts: { add(face: FontFace): void } }).fonts.add(await face.load());
-    } catch {
-      // Another family stands in.
-    }
+/** Loads the family that is painted with; another one stands in where it cannot be had. */
+async function loadFamily({ fontUrl, look }: FilmRequest): Promise<void> {
+  if (fontUrl === null) return;
+  try {
+    const face = new FontFace(look.family, `url(${fontUrl})`, { weight: '100 900' });
+    // The types of a worker leave out what its font set can do.
+    (globalThis as unknown as { fonts: { add(face: FontFace): void } }).fonts.add(await face.load());
+  } catch {
+    // Said above.
+  }
+}
+
+/** A canvas of the film's size with its painter, and what is painted. */
+async function studioFor(request: FilmRequest) {
+  const { look } = request;
+  const canvas = new OffscreenCanvas(look.width, look.height);
   const context = canvas.getContext('2d', { alpha: false });
   if (!context) throw new Error('this browser cannot draw in the background');
-  const { session, staffs } = sessionOf(request);
-  return new FilmPainter(context, session, staffs, request.look);
+  await loadFamily(request);
+  const { session, script, staffs } = sessionOf(request);
+  return { canvas, session, script, painter: new FilmPainter(context, session, staffs, look) };
 }
 
 /** What this browser can write at a size, best first; nothing where it cannot make films. */
@@ -94,8 +102,7 @@ async function kinds(width: number, height: number): Promise<FilmKind[]> {
 
 /** A picture of a moment, to be looked at before a film begins; before second zero the title card. */
 async function preview(request: FilmRequest, at: Milliseconds): Promise<ImageBitmap> {
-  const canvas = new OffscreenCanvas(request.look.width, request.look.height);
-  const painter = await painterFor(request, canvas);
+  const { canvas, painter } = await studioFor(request);
   if (at < 0) painter.title(request.picture);
   else painter.paint(at);
   return canvas.transferToImageBitmap();
@@ -111,13 +118,8 @@ async function film(
   tell: (share: number) => void,
 ): Promise<Blob | null> {
   stopped = false;
-  const { stretch, look, kind } = request;
-  const { session, script, staffs } = sessionOf(request);
-  const canvas = new OffscreenCanvas(look.width, look.height);
-  const context = canvas.getContext('2d', { alpha: false });
-  if (!context) throw new Error('this browser cannot draw in the background');
-  await painterFor(request, canvas);
-  const painter = new FilmPainter(context, session, staffs, look);
+  const { stretch, kind } = request;
+  const { canvas, session, script, painter } = await studioFor(request);
   const memory = stream ? null : new BufferTarget();
   const target = stream ? new StreamTarget(stream, { chunked: true }) : (memory ?? new BufferTarget());
   const format = kind === 'mp4-h264' ? new Mp4OutputFormat({ fastStart: false }) : new WebMOutputFormat();

@@ -1,7 +1,7 @@
 import { bagAhead, bagRadius } from '../figure/motion';
 import { figureStature } from '../figure/rig';
 import type { Figure } from '../figure/figure-of';
-import type { PicturePart } from '../figure/picture';
+import { hull, type PicturePart } from '../figure/picture';
 import type { Beside } from '../figure/scene';
 import type { Vector } from '../figure/pose';
 import type { Camera } from '../figure/view';
@@ -62,20 +62,8 @@ export function swungOut(figure: Figure, at: Milliseconds, swing: BagSwing): Sta
   return out / figureStature;
 }
 
+/** Behind the limb that strikes it, whichever side one looks from. */
 const behind: Statures = 0.3;
-
-type Hull = readonly (readonly [Vector, Statures])[];
-
-function hull(camera: Camera, balls: Hull, paint: PicturePart['paint']): PicturePart {
-  const seen = balls.map(([point, radius]) => ({ at: camera(point), radius }));
-  return {
-    kind: 'hull',
-    paint,
-    // Behind the limb that strikes it, whichever side one looks from.
-    depth: seen.reduce((sum, { at }) => sum + at.depth, 0) / seen.length + behind,
-    discs: seen.map(({ at: { x, y, scale }, radius }) => ({ x, y, r: radius * scale })),
-  };
-}
 
 function cord(camera: Camera, from: Vector, to: Vector): PicturePart {
   const [a, b] = [camera(from), camera(to)];
@@ -110,7 +98,7 @@ function bagParts(nature: BagNature, camera: Camera, out: Statures, ahead: Statu
         : nature.hangs
           ? [cord(camera, hook, ball)]
           : [cord(camera, ball, foot)];
-    return [...cords, hull(camera, [[ball, ballRadius]], 'bag')];
+    return [...cords, hull(camera, [[ball, ballRadius]], 'bag', -behind)];
   }
   // A hung bag swings about its hook: its lower end goes further than its upper one.
   if (nature.hangs)
@@ -123,6 +111,7 @@ function bagParts(nature: BagNature, camera: Camera, out: Statures, ahead: Statu
           [at(0.3, 1.25), bagRadius],
         ],
         'bag',
+        -behind,
       ),
     ];
   return [
@@ -133,6 +122,7 @@ function bagParts(nature: BagNature, camera: Camera, out: Statures, ahead: Statu
         [at(0.3, 0.3), bagRadius],
       ],
       'bag',
+      -behind,
     ),
     hull(
       camera,
@@ -141,6 +131,7 @@ function bagParts(nature: BagNature, camera: Camera, out: Statures, ahead: Statu
         [at(0.03, 0), 0.16],
       ],
       'shorts',
+      -behind,
     ),
   ];
 }

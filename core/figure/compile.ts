@@ -9,9 +9,8 @@ import { leadingMove, type Step } from '../mechanics/steps';
 import { moveKind } from '../moves/catalogue';
 import { familyOf, isHandStrike, isStrike, type Move } from '../moves/move';
 import type { Milliseconds, PaceFactor } from '../units';
-import { curveThrough } from './curve';
+import { finished } from './finished';
 import { bodySide, frameBetween, handed, startFrame, travelled, type Frame } from './frame';
-import { layHands } from './hands';
 import type { ContactPoint, Motion } from './motion';
 import { motions } from './motions';
 import type { BodyMotion, Hit } from './body-motion';
@@ -190,18 +189,5 @@ export function motionOf(performed: readonly Performed[], options: MotionOptions
   });
   const last = performed.at(-1);
   const ms = options.until ?? (last ? last.at + last.repetition.ms / pace : 0);
-  const trunk = {
-    hips: curveThrough(body.hips),
-    chest: curveThrough(body.chest),
-    feet: { left: curveThrough(body.feet.left), right: curveThrough(body.feet.right) },
-  };
-  return {
-    ...trunk,
-    stands: body.stands,
-    ground: curveThrough(body.ground),
-    done: body.done,
-    hands: layHands(trunk, body.handIntents, home),
-    hits: body.hits,
-    ms,
-  };
+  return finished(body, home, ms);
 }

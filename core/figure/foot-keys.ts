@@ -5,9 +5,7 @@ import type { FootKey, Key } from './motion';
 import type { BodySide } from './pose';
 import { lengths } from './rig';
 import { ankleToBall, pelvisAxes } from './solve';
-import { minus, plus, squareTo, swung, times, turned, unit, type Vector } from './vector';
-
-const radians = Math.PI / 180;
+import { radians, minus, plus, squareTo, swung, times, turned, unit, type Vector } from './vector';
 
 /** Hips and a foot with nothing left out. */
 export type HipsKey = Required<NonNullable<Key['hips']>>;

@@ -2,9 +2,7 @@ import type { Side } from '../moves/kind';
 import type { Statures } from '../units';
 import { bagAhead, guard, squareFeet, type FootKey, type Key, type Travel } from './motion';
 import type { BodySide } from './pose';
-import { plus, times, turned, type Vector } from './vector';
-
-const radians = Math.PI / 180;
+import { radians, plus, times, turned, type Vector } from './vector';
 
 /** Where an athlete stands and how: the frame in which motions are written, in the world. */
 export interface Frame {

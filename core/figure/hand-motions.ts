@@ -1,7 +1,7 @@
 import type { Side, Target } from '../moves/kind';
 import type { FootKey, Key, Motion, MotionOf } from './motion';
 import { spinningBackFist } from './spin-motion';
-import type { Vector } from './vector';
+import { sided } from './vector';
 
 /** How a body stands behind a strike: lower and further over the feet when it goes to the body. */
 interface Level {
@@ -12,9 +12,6 @@ interface Level {
 
 const level = (target: Target | null): Level =>
   target === 'body' ? { y: 0.665, drop: 0.075, lean: 17 } : { y: 0.9, drop: 0, lean: 0 };
-
-/** Points of the rear side for the rear hand, mirrored for the lead one. */
-const sided = (side: Side, [x, y, z]: Vector): Vector => [x, y, side === 'rear' ? z : -z];
 
 /** The foot of the striking side turns on its ball and pushes: how far depends on the turn of the hip above it. */
 const push = (side: Side, share = 1): Readonly<Partial<Record<Side, FootKey>>> =>

@@ -1,8 +1,8 @@
 import type { Side, Target } from '../moves/kind';
-import { across, leg, raised, sided, support, swung } from './legs';
+import { across, leg, raised, support, swung } from './legs';
 import type { Motion, MotionOf } from './motion';
 import { switched, within } from './switched';
-import type { Vector } from './vector';
+import { sided, type Vector } from './vector';
 
 interface Round {
   /** How steeply the thigh rises or falls as it lands. */

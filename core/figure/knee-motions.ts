@@ -1,8 +1,8 @@
 import type { Side, Target } from '../moves/kind';
-import { across, balanced, leg, other, raised, sided } from './legs';
+import { across, balanced, leg, other, raised } from './legs';
 import type { Motion, MotionOf } from './motion';
 import { switched } from './switched';
-import type { Vector } from './vector';
+import { sided, type Vector } from './vector';
 
 /** A knee drives up and forward, the hip behind it, the trunk leaning back against it. */
 const knee: MotionOf = (side, target) => kneeFrom(side, target === 'head', 0);

@@ -1,9 +1,7 @@
 import type { Side } from '../moves/kind';
 import type { FootKey, HandKey, Key } from './motion';
-import type { Vector } from './vector';
+import { sided, type Vector } from './vector';
 
-/** A point or way of the rear side, mirrored for the lead one. */
-export const sided = (side: Side, [x, y, z]: Vector): Vector => [x, y, side === 'rear' ? z : -z];
 /** The side that does not strike. */
 export const other = (side: Side): Side => (side === 'rear' ? 'lead' : 'rear');
 /** An angle toward the other side of the striking leg, for either leg. */

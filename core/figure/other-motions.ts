@@ -1,8 +1,7 @@
 import type { Side } from '../moves/kind';
 import type { FootKey, HandKey, Motion, MotionOf, Travel } from './motion';
-import type { Vector } from './vector';
+import { sided } from './vector';
 
-const sided = (side: Side, [x, y, z]: Vector): Vector => [x, y, side === 'rear' ? z : -z];
 const toward = (side: Side): number => (side === 'rear' ? 1 : -1);
 
 const still = (keys: Motion['keys'], back = 1.1): Motion => ({ hit: null, back, keys });

@@ -31,7 +31,12 @@ function disc(seen: Seen, radius: number): Disc {
 }
 
 /** A hull around balls in space, as deep as their middle. */
-function hull(camera: Camera, balls: readonly (readonly [Vector, number])[], paint: Paint, nearer = 0): PicturePart {
+export function hull(
+  camera: Camera,
+  balls: readonly (readonly [Vector, number])[],
+  paint: Paint,
+  nearer = 0,
+): PicturePart {
   const seen = balls.map(([point, radius]) => ({ at: camera(point), radius }));
   const depth = seen.reduce((sum, { at }) => sum + at.depth, 0) / seen.length - nearer;
   return { kind: 'hull', discs: seen.map(({ at, radius }) => disc(at, radius)), paint, depth };

@@ -1,9 +1,7 @@
 import type { Statures } from '../units';
 import { leastBend, lengths, jointRanges } from './rig';
 import { bodySides, type BodySide, type FootPose, type HandPose, type Joints, type Pose } from './pose';
-import { between, cross, dot, length, minus, plus, squareTo, times, unit, up, type Vector } from './vector';
-
-const radians = Math.PI / 180;
+import { radians, between, cross, dot, length, minus, plus, squareTo, times, unit, up, type Vector } from './vector';
 
 /** Two bones that end where they should: the longest and the shortest way across that their joint allows. */
 interface Reach {

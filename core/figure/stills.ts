@@ -1,17 +1,14 @@
 import type { Side } from '../moves/kind';
 import type { Stance } from '../mechanics/walk';
 import { newBody } from './body';
-import type { BodyMotion } from './body-motion';
-import { curveThrough } from './curve';
 import type { Figure } from './figure-of';
+import { finished } from './finished';
 import { startFrame } from './frame';
-import { layHands } from './hands';
 import type { FootKey, HandKey, Key, Motion } from './motion';
 import { playKeys } from './play-keys';
-import type { Vector } from './vector';
+import { sided, type Vector } from './vector';
 import { move } from '../moves/move';
 
-const sided = (side: Side, [x, y, z]: Vector): Vector => [x, y, side === 'rear' ? z : -z];
 const both = <Part>(of: (side: Side) => Part): Readonly<Record<Side, Part>> => ({ lead: of('lead'), rear: of('rear') });
 
 const hands = (at: Vector, elbow: Vector): Readonly<Record<Side, HandKey>> =>
@@ -159,19 +156,5 @@ export function stillFigure(name: StillName, stance: Stance): Figure {
   const key: Omit<Key, 'at'> = stills[name];
   const motion: Motion = { keys: [{ ...key, at: 1 }], hit: null, back: forever };
   playKeys(body, motion, { at: 0, ms: 8, frameAt: () => home, after: home, move: move('wait'), taken: new Set() });
-  const trunk = {
-    hips: curveThrough(body.hips),
-    chest: curveThrough(body.chest),
-    feet: { left: curveThrough(body.feet.left), right: curveThrough(body.feet.right) },
-  };
-  const still: BodyMotion = {
-    ...trunk,
-    hands: layHands(trunk, body.handIntents, home),
-    hits: [],
-    stands: body.stands,
-    ground: curveThrough(body.ground),
-    done: [],
-    ms: forever,
-  };
-  return { motion: still, mirrored: stance === 'southpaw', square: false };
+  return { motion: finished(body, home, forever), mirrored: stance === 'southpaw', square: false };
 }

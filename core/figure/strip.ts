@@ -29,6 +29,15 @@ export const paperPaints: Paints = {
   floor: '#d9cfba',
 };
 
+/** The same on dark ground: shorts lighter, outlines darker. */
+export const darkPaints: Paints = {
+  ...paperPaints,
+  shorts: '#75797a',
+  floor: '#0c1213',
+  bag: '#566268',
+  ink: '#0a1011',
+};
+
 /** How many pixels a stature is in a picture of so many by so many, and where its middle is. */
 export function fitted(
   width: number,

@@ -2,13 +2,12 @@ import type { Side } from '../moves/kind';
 import type { Stance } from '../mechanics/walk';
 import type { Milliseconds } from '../units';
 import { newBody } from './body';
-import { curveThrough } from './curve';
 import type { Figure } from './figure-of';
+import { finished } from './finished';
 import { bodySide, chestRow, hipsRow, startFrame } from './frame';
-import { layHands, type HandIntent } from './hands';
 import type { HandKey } from './motion';
 import { put } from './track';
-import type { Vector } from './vector';
+import { sided, type Vector } from './vector';
 
 /** A touch of a ball or a speed bag: when, and by which hand. */
 export interface BallTouch {
@@ -16,7 +15,6 @@ export interface BallTouch {
   readonly side: Side;
 }
 
-const sided = (side: Side, [x, y, z]: Vector): Vector => [x, y, side === 'rear' ? z : -z];
 const elbow: Vector = [0.1, -0.35, 0.9];
 /** Hands are held up before the bag and go round in small circles: down through the touch, back under it, up again (common practice). */
 const before: Vector = [0.25, 0.99, 0.05];
@@ -31,13 +29,12 @@ const most: Milliseconds = 120;
 export function touchesFigure(touches: readonly BallTouch[], ms: Milliseconds, stance: Stance): Figure {
   const frame = startFrame(true);
   const body = newBody(frame);
-  const intents: Record<'left' | 'right', HandIntent[]> = { left: [], right: [] };
   touches.forEach(({ at, side }, index) => {
     const gap = Math.min(most, ((touches[index + 1]?.at ?? at + 4 * most) - at) / 3);
     const which = bodySide(frame, side);
     const go = (when: Milliseconds, point: Vector): void => {
       const key: HandKey = { to: sided(side, point), elbow: sided(side, elbow) };
-      if (when > 0) intents[which].push({ kind: 'put', at: when, frame, key, lands: false, way: 1 });
+      if (when > 0) body.handIntents[which].push({ kind: 'put', at: when, frame, key, lands: false, way: 1 });
     };
     go(at - gap, before);
     go(at, touch);
@@ -49,19 +46,5 @@ export function touchesFigure(touches: readonly BallTouch[], ms: Milliseconds, s
     }
     body.done.push({ at, ms: gap, step: index, move: null, dodges: false });
   });
-  const trunk = {
-    hips: curveThrough(body.hips),
-    chest: curveThrough(body.chest),
-    feet: { left: curveThrough(body.feet.left), right: curveThrough(body.feet.right) },
-  };
-  const motion = {
-    ...trunk,
-    hands: layHands(trunk, intents, frame),
-    hits: [],
-    stands: body.stands,
-    ground: curveThrough(body.ground),
-    done: body.done,
-    ms,
-  };
-  return { motion, mirrored: stance === 'southpaw', square: true };
+  return { motion: finished(body, frame, ms), mirrored: stance === 'southpaw', square: true };
 }

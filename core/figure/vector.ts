@@ -1,7 +1,17 @@
+import type { Side } from '../moves/kind';
+
 /** A point or a direction: x toward the target, y up, z to the athlete's right. */
 export type Vector = readonly [x: number, y: number, z: number];
 
 export const up: Vector = [0, 1, 0];
+
+/** A degree. */
+export const radians = Math.PI / 180;
+
+/** A point or way of the rear side, mirrored for the lead one. `sided('lead', [1, 0, 2])` → `[1, 0, -2]` */
+export function sided(side: Side, [x, y, z]: Vector): Vector {
+  return [x, y, side === 'rear' ? z : -z];
+}
 
 /** `plus([1, 0, 0], [0, 1, 0])` → `[1, 1, 0]` */
 export function plus(a: Vector, b: Vector): Vector {

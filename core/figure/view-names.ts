@@ -4,3 +4,12 @@ export type FixedViewName = (typeof fixed)[number];
 /** What can be chosen: a place, or for each move the one that tells it best. */
 export const viewNames = [...fixed, 'by move'] as const;
 export type ViewName = (typeof viewNames)[number];
+
+/** Where one looks from, in words. */
+export const viewWords: Readonly<Record<ViewName, string>> = {
+  'three-quarter': 'from the open side',
+  'mirrored front': 'in front, as a mirror',
+  front: 'from in front',
+  side: 'from the side',
+  'by move': 'where each move shows best',
+};

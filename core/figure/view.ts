@@ -1,6 +1,6 @@
 import type { Degrees, Statures } from '../units';
 import type { FixedViewName } from './view-names';
-import { cross, dot, minus, times, unit, up, type Vector } from './vector';
+import { radians, cross, dot, minus, times, unit, up, type Vector } from './vector';
 
 /** Where one looks from. */
 export interface View {
@@ -31,7 +31,6 @@ export interface Seen {
 /** Projects points of the world onto the picture. */
 export type Camera = (point: Vector) => Seen;
 
-const radians = Math.PI / 180;
 /** What the eye rests on: the middle of the body, a little toward the target. */
 const rest: Vector = [0.14, 0.5, 0];
 /** From nearer by, gloves leave the picture (trial: 38° of view in front, 30° elsewhere). */

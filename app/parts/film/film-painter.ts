@@ -1,5 +1,6 @@
 import {
   besideOf,
+  darkPaints,
   leafFigure,
   paperPaints,
   sayClock,
@@ -47,7 +48,7 @@ const dark: Colours = {
   lead: '#f2a24d',
   rear: '#6cc8d6',
   onSide: '#12191b',
-  figure: { ...paperPaints, shorts: '#75797a', floor: '#0c1213', bag: '#566268', ink: '#0a1011' },
+  figure: darkPaints,
 };
 
 const between: ReadonlySet<string> = new Set(['defence', 'feet', 'conditioning', 'wait', 'slot', 'hold']);
