@@ -90,3 +90,35 @@ test('a show has its figure, and a round where it is chosen; a film of a round i
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('img', { name: /The figure shows/ })).toHaveCount(0);
 });
+
+test('the sheet and the book print the figure’s moments, each combination once', async ({ page }) => {
+  // Printing stops here, with the page as it goes to the printer.
+  await page.addInitScript(() => {
+    window.print = () => {
+      window.dispatchEvent(new Event('beforeprint'));
+      document.title = `printed ${document.querySelectorAll('.inside').length}`;
+    };
+  });
+  await page.goto('/sheets');
+  const text = '# On paper\nround 1:00\n  0:30: 1 2 3\n  0:30: 5 2\nround 1:00: 1 2 3\n';
+  await page.getByLabel('Import').setInputFiles({ name: 'a.txt', mimeType: 'text/plain', buffer: Buffer.from(text) });
+  await page.getByRole('link', { name: 'On paper', exact: true }).click();
+  await page.getByRole('button', { name: 'Print' }).click();
+  await expect(page).toHaveTitle('printed 1');
+  const captions = page.locator('kt-print-sheet figcaption');
+  await expect(captions).toHaveText(['1 2 3 · round 1, round 2', '5 2 · round 1']);
+  const widths = await page
+    .locator('kt-print-sheet img')
+    .evaluateAll((images) => images.map((image) => (image as HTMLImageElement).naturalWidth));
+  expect(widths).toEqual([360, 240]);
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')));
+  await expect(captions).toHaveCount(0);
+
+  await page.goto('/combos');
+  await page.getByRole('checkbox').nth(1).check();
+  await page.getByRole('checkbox').nth(2).check();
+  await page.getByRole('button', { name: 'Print' }).click();
+  await expect(page).toHaveTitle('printed 1');
+  await expect(page.locator('kt-print-book section')).toHaveCount(2);
+  await expect(page.locator('kt-print-book img')).toHaveCount(2);
+});

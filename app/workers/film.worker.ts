@@ -89,7 +89,32 @@ async function studioFor(request: FilmRequest) {
   return { canvas, session, script, painter: new FilmPainter(context, session, staffs, look) };
 }
 
-/** What this browser can write at a size, best first; nothing where it cannot make films. */
+/** Pictures a second of a film that moves; an encoder that makes fewer is slower than the session itself. */
+const framesASecond = 25;
+
+/** Whether an encoder makes fewer pictures a second than a film has, tried on a second of a bar that moves. */
+async function tooSlow(kind: FilmKind, width: number, height: number): Promise<boolean> {
+  const canvas = new OffscreenCanvas(width, height);
+  const context = canvas.getContext('2d', { alpha: false });
+  const output = new Output({ format: new WebMOutputFormat(), target: new BufferTarget() });
+  const video = new CanvasSource(canvas, {
+    codec: codecs[kind],
+    quality: new Quality('medium'),
+    latencyMode: 'realtime',
+  });
+  output.addVideoTrack(video);
+  await output.start();
+  const began = performance.now();
+  for (let frame = 0; frame < framesASecond; frame += 1) {
+    if (context) context.fillStyle = frame % 2 === 0 ? '#c4501c' : '#0f6e78';
+    context?.fillRect((width * frame) / framesASecond, 0, width / 4, height);
+    await video.add(frame / framesASecond, 1 / framesASecond);
+  }
+  await output.finalize();
+  return performance.now() - began > 1000;
+}
+
+/** What this browser can write at a size, best first (VP9, or VP8 where that is too slow); nothing where it cannot make films. */
 async function kinds(width: number, height: number): Promise<FilmKind[]> {
   if (typeof VideoEncoder === 'undefined') return [];
   const all = Object.keys(codecs) as FilmKind[];
@@ -97,7 +122,10 @@ async function kinds(width: number, height: number): Promise<FilmKind[]> {
     all.map((kind) => canEncodeVideo(codecs[kind], { width, height, quality: new Quality('medium') })),
   );
   const sound = await canEncodeAudio('opus', { numberOfChannels: 1, sampleRate: soundRate });
-  return sound ? all.filter((_, index) => can[index]) : [];
+  const offered = sound ? all.filter((_, index) => can[index]) : [];
+  const [first, second] = offered;
+  if (first !== 'webm-vp9' || second !== 'webm-vp8' || !(await tooSlow(first, width, height))) return offered;
+  return [second, first, ...offered.slice(2)];
 }
 
 /** A picture of a moment, to be looked at before a film begins; before second zero the title card. */

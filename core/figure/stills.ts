@@ -88,6 +88,27 @@ export const stills = {
     },
   },
   'trunk turned': { ...standing, chest: { turn: -38, lean: 3 }, hands: hands([0.02, -0.2, 0.4], [-0.3, -1, 0]) },
+  'trunk turned in stance': {
+    hips: { turn: 48 },
+    chest: { turn: 62, lean: 4 },
+    hands: hands([0.13, -0.06, 0.06], [-0.1, -1, 0.35]),
+    feet: { rear: { ball: [-0.13, 0, 0.1], turn: 30, heel: 45 } },
+  },
+  'step to the side': {
+    hips: { x: -0.03, y: 0.46, turn: 0 },
+    chest: { turn: 0, lean: 6 },
+    hands: hands([0.13, -0.06, 0.06], [-0.1, -1, 0.35]),
+    feet: level(0.19),
+  },
+  'heel pressed back': {
+    hips: { x: -0.02, y: 0.49, turn: 0 },
+    chest: { turn: 0, lean: 22 },
+    hands: handsTo([0.4, 0.78, 0.09], [0, -0.6, 0.8]),
+    feet: {
+      lead: { ball: [0.18, 0, -0.07], turn: 0, heel: 0, knee: [1, 0.1, 0] },
+      rear: { ball: [-0.24, 0, 0.07], turn: 0, heel: 0, knee: [1, 0.1, 0] },
+    },
+  },
   'low lunge': {
     hips: { x: 0.02, y: 0.3, turn: 8 },
     chest: { turn: 5, lean: 4 },

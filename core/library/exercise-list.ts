@@ -24,7 +24,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Side steps, hands up',
-    still: null,
+    still: 'step to the side',
     part: 'warm-up',
     ms: 60_000,
     how: 'Two steps left, two right, feet never together, hands at the cheeks.',
@@ -57,7 +57,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Trunk turns in stance',
-    still: null,
+    still: 'trunk turned in stance',
     part: 'warm-up',
     ms: 45_000,
     how: 'In your stance turn hip and shoulder together, back heel lifts as you turn.',
@@ -245,7 +245,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Calves on the step',
-    still: null,
+    still: 'heel pressed back',
     part: 'cool-down',
     ms: 45_000,
     how: 'Lean on the wall, back heel down, both sides.',

@@ -7,6 +7,7 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { FileButton } from '../../parts/fields/file-button';
 import { TextField } from '../../parts/fields/text-field';
 import { MatIcon } from '@angular/material/icon';
+import { MatTooltip } from '@angular/material/tooltip';
 import { MatButtonModule } from '@angular/material/button';
 import {
   bagKinds,
@@ -42,6 +43,7 @@ import { CompareView } from './compare-view';
 import { UnreadList } from '../../parts/unread-list';
 import { MergePreview } from './merge-preview';
 import { PractiseLink } from './practise-link';
+import { PrintBook } from './print-book';
 import { NoticeService } from '../../services/notice.service';
 
 /** What is looked for, as the chips and fields have it; undefined where it does not matter. */
@@ -104,8 +106,10 @@ const rowHeights = { close: 56, roomy: 64 } as const;
     ChoiceField,
     TextField,
     MatIcon,
+    MatTooltip,
     MatButtonModule,
     PractiseLink,
+    PrintBook,
     StrikeStaff,
     CombinationCard,
     CompareView,
@@ -185,6 +189,8 @@ export class CombosPage {
   protected readonly merging = signal<readonly MergeRow[] | null>(null);
   /** Words for calls in the file that is looked at. */
   protected readonly phrasebook = signal<Wordings | null>(null);
+  /** What is printed: the chosen ones, else what is found. */
+  protected readonly printed = computed(() => (this.chosen().size > 0 ? this.compared() : (this.rows() ?? [])));
   protected readonly refusal = signal<{ name: string; problems: readonly Problem[] } | null>(null);
 
   protected seconds(row: BookRow): number {

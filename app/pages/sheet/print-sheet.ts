@@ -14,12 +14,15 @@ import {
   unfoldedLength,
   sayClock,
   sayEffort,
+  writeCombination,
+  type Combination,
   type Leaf,
   type Scheme,
   type Sheet,
   type Tally,
   type Timeline,
 } from '../../../core/index';
+import type { Strip, Stripped } from '../../parts/figure/strips';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import type { BlockRow, PieceRow } from '../../services/editor';
 
@@ -27,14 +30,17 @@ import type { BlockRow, PieceRow } from '../../services/editor';
 const page = { width: 718, height: 950 };
 const smallest = 0.35;
 
-/** The sheet for the wall: one page with times, staffs and notes, drawn only while it is printed. */
+/**
+ * The sheet for the wall: one page with times, staffs and notes, drawn only while it is printed. Pages with the figure's
+ * telling moments follow where the print was asked for here: the figure is loaded only when it is wanted.
+ */
 @Component({
   selector: 'kt-print-sheet',
   imports: [StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './print-sheet.html',
   styleUrl: './print-sheet.scss',
-  host: { '(window:beforeprint)': 'draw()', '(window:afterprint)': 'printing.set(false)' },
+  host: { '(window:beforeprint)': 'draw()', '(window:afterprint)': 'putAway()' },
 })
 export class PrintSheet {
   readonly sheet = input.required<Sheet>();
@@ -45,6 +51,7 @@ export class PrintSheet {
 
   private readonly application = inject(ApplicationRef);
   protected readonly printing = signal(false);
+  protected readonly strips = signal<readonly Strip[]>([]);
   private readonly inside = viewChild<ElementRef<HTMLElement>>('inside');
   protected readonly sayClock = sayClock;
   protected readonly summary = computed(() => {
@@ -59,6 +66,41 @@ export class PrintSheet {
       ...(level === undefined ? [] : [level]),
     ].join(' · ');
   });
+
+  /** Prints it with the figure's telling moments, each combination once; without them where they cannot be loaded. */
+  async print(): Promise<void> {
+    try {
+      const { stripsOf } = await import('../../parts/figure/strips');
+      this.strips.set(await stripsOf(this.combinations(), this.scheme(), this.sheet().stance));
+    } finally {
+      window.print();
+    }
+  }
+
+  protected putAway(): void {
+    this.printing.set(false);
+    this.strips.set([]);
+  }
+
+  /** The combinations of the sheet in their order, each once, with the pieces that have them. */
+  private combinations(): Stripped[] {
+    const places = new Map<string, Set<string>>();
+    const known = new Map<string, Combination>();
+    for (const { round, block, pieces } of this.rows())
+      for (const piece of pieces) {
+        const combination = this.drawn(piece)?.combination;
+        // Free choice shows nothing that a picture could.
+        if (!combination || combination.items.every(({ kind }) => kind === 'slot')) continue;
+        const text = writeCombination(combination, this.scheme());
+        const where = places.get(text) ?? new Set();
+        places.set(text, where.add(round === null ? block.kind : `round ${round}`));
+        known.set(text, combination);
+      }
+    return [...known].map(([text, combination]) => ({
+      words: `${text} · ${[...(places.get(text) ?? [])].join(', ')}`,
+      combination,
+    }));
+  }
 
   /** Drawn only for the printer, however it was called, and shrunk until it fits on one page. */
   protected draw(): void {

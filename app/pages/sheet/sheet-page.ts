@@ -112,6 +112,7 @@ export class SheetPage {
   protected readonly book = inject(BookService);
   private readonly files = inject(FilesService);
   private readonly entry = viewChild(EntryBar);
+  private readonly printed = viewChild(PrintSheet);
 
   /** Id of the piece whose text is in the entry line. */
   protected readonly editing = signal<string | null>(null);
@@ -214,7 +215,7 @@ export class SheetPage {
   }
 
   protected print(): void {
-    window.print();
+    void this.printed()?.print();
   }
 
   protected dropBlock({ item, currentIndex }: CdkDragDrop<unknown, unknown, string | Pick>): void {
@@ -286,6 +287,7 @@ export class SheetPage {
       { keys: ['Alt+m'], does: 'Take the first mend', typing: true, press: () => this.mendFirst() },
       { keys: ['Alt+t'], does: 'The sheet as text', typing: true, press: () => this.toggleSide('text') },
       { keys: ['Alt+a'], does: 'Pick something to put in', typing: true, press: () => this.toggleSide('add') },
+      { keys: ['$mod+p'], does: 'Print it, with the figure', typing: true, press: () => this.print() },
       { keys: ['$mod+Enter'], does: 'Run it', when: () => this.runs(), press: () => void this.run() },
     ]);
     return new Set(rows.flatMap(({ keys: pressed }) => pressed));
