@@ -37,6 +37,8 @@ const rooms = [
     'draft',
     'versions',
     'live',
+    'progress',
+    'programme',
     'walls',
     'findings',
     'audio',
@@ -45,7 +47,8 @@ const rooms = [
 ];
 
 const smallLibraries = {
-  regex: '^(?!\\.{1,2}/|zod/(?:mini|locales)$|fastest-levenshtein$|pure-rand/)',
+  regex:
+    '^(?!\\.{1,2}/|zod/(?:mini|locales)$|fastest-levenshtein$|pure-rand/|ts-fsrs$|papaparse$|ical-generator$|ical\\.js$)',
   message: 'core imports Zod and small pure libraries only',
 };
 

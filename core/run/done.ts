@@ -1,4 +1,4 @@
-import type { Timeline } from '../timeline/leaf';
+import type { Leaf, Timeline } from '../timeline/leaf';
 import { planLeaf } from '../tally/planned';
 import type { Milliseconds, SessionTime } from '../units';
 import type { Deed } from './run';
@@ -14,7 +14,8 @@ export interface Done {
   readonly finished: boolean;
 }
 
-interface Stretch {
+/** A stretch of session time that was run through. */
+export interface Stretch {
   readonly from: SessionTime;
   readonly to: SessionTime;
 }
@@ -50,6 +51,16 @@ function covered(stretches: readonly Stretch[], from: SessionTime, to: SessionTi
   return reached >= to;
 }
 
+/** How often a leaf was run through, in proportion where it was broken off; repeats count again. `timesRun(stretches, leaf)` → `1.5` */
+export function timesRun(stretches: readonly Stretch[], leaf: Pick<Leaf, 'at' | 'ms'>): number {
+  if (leaf.ms === 0) return 0;
+  const run = stretches.reduce(
+    (sum, each) => sum + Math.max(0, Math.min(each.to, leaf.at + leaf.ms) - Math.max(each.from, leaf.at)),
+    0,
+  );
+  return run / leaf.ms;
+}
+
 /** Adds up what was done from the deeds of a run. `whatWasDone(deeds, compile(sheet)).rounds` */
 export function whatWasDone(deeds: readonly Deed[], timeline: Timeline): Done {
   const stretches = stretchesOf(deeds);
@@ -59,12 +70,8 @@ export function whatWasDone(deeds: readonly Deed[], timeline: Timeline): Done {
   for (const leaf of timeline.leaves) {
     if (leaf.round !== null) there.add(leaf.round);
     if (leaf.round !== null && !covered(stretches, leaf.at, leaf.at + leaf.ms)) missed.add(leaf.round);
-    if (leaf.ms === 0) continue;
-    const run = stretches.reduce(
-      (sum, each) => sum + Math.max(0, Math.min(each.to, leaf.at + leaf.ms) - Math.max(each.from, leaf.at)),
-      0,
-    );
-    punches += (planLeaf(leaf).counts.punches * run) / leaf.ms;
+    const times = timesRun(stretches, leaf);
+    if (times > 0) punches += planLeaf(leaf).counts.punches * times;
   }
   return {
     ms: Math.round(stretches.reduce((sum, each) => sum + each.to - each.from, 0)),

@@ -1,0 +1,43 @@
+import Papa from 'papaparse';
+
+/** What a spreadsheet would run as a formula, or take for one (OWASP, "CSV Injection"), with the marks that were put before it. */
+const formula = /^'*[=+\-@\t\r]/;
+
+/**
+ * A cell that no spreadsheet runs: a mark is put before what looks like a formula, and before what has such marks already,
+ * so that `plainCell` takes exactly one away again.
+ * @example safeCell('=1+1') // "'=1+1"
+ */
+export const safeCell = (text: string): string => (formula.test(text) ? `'${text}` : text);
+
+/** A cell as it was. `plainCell("'=1+1")` → `=1+1` */
+export const plainCell = (cell: string): string => (/^'/.test(cell) && formula.test(cell) ? cell.slice(1) : cell);
+
+/** Rows as CSV by RFC 4180: commas, CRLF, quotes where they are needed; what looks like a formula is made safe. */
+export function writeCsv(header: readonly string[], rows: readonly (readonly (string | number | null)[])[]): string {
+  const cells = rows.map((row) => row.map((cell) => (typeof cell === 'string' ? safeCell(cell) : (cell ?? ''))));
+  return `${Papa.unparse([[...header], ...cells], { newline: '\r\n' })}\r\n`;
+}
+
+/** A table as it stands in a file. */
+export interface CsvTable {
+  readonly header: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+}
+
+/** Rows that are read of one file, at the most. */
+export const mostCsvRows = 20_000;
+
+/**
+ * Reads CSV with whatever parts its cells (comma, semicolon, tab); null where there is no table with a head and a row.
+ * @example readCsv('date,minutes\r\n2026-11-26,40\r\n')?.rows.length // 1
+ */
+export function readCsv(text: string): CsvTable | null {
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    skipEmptyLines: 'greedy',
+    preview: mostCsvRows + 1,
+  });
+  const [header, ...rows] = data.map((row) => row.map(plainCell));
+  if (!header || header.length < 2 || rows.length === 0) return null;
+  return { header: header.map((name) => name.trim()), rows };
+}

@@ -1,0 +1,71 @@
+import ICAL from 'ical.js';
+import ical, { ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
+import { dayFromIso, dayOf, momentOf, type Day } from '../log/day';
+import { sayStep } from './steps';
+import type { Programme, ProgrammeSession } from '../sheet/programme';
+
+/** What stands behind a session's id, so that no other calendar's event has the same. */
+const domain = 'keen-tempo.invalid';
+
+/** The stable id of a session in calendars. */
+export const uidOf = ({ id }: Pick<ProgrammeSession, 'id'>): string => `${id}@${domain}`;
+
+function wordsOf({ adds, repeats, easier }: ProgrammeSession): string {
+  return [
+    ...(easier ? ['Easier week'] : []),
+    ...(adds ? [`New: ${sayStep(adds)}`] : []),
+    ...(repeats.length > 0 ? [`Again: ${repeats.join(' · ')}`] : []),
+  ].join('\n');
+}
+
+/**
+ * The sessions of a programme as a calendar (RFC 5545): at the times of the wall where they are, with stable ids, so that a
+ * second import updates the first. There are no names in it, not even the programme's own.
+ * @example programmeIcs(programme, Date.now()).includes('BEGIN:VEVENT') // true
+ */
+export function programmeIcs(programme: Programme, stamp: number): string {
+  const { wishes, sessions } = programme;
+  const calendar = ical({
+    name: 'Keen Tempo programme',
+    prodId: { company: 'Keen Tempo', product: 'Programme', language: 'EN' },
+    method: ICalCalendarMethod.PUBLISH,
+  });
+  sessions.forEach((session, at) => {
+    const start = new Date(momentOf(dayFromIso(session.day) ?? 0, wishes.at));
+    calendar.createEvent({
+      id: uidOf(session),
+      sequence: session.sequence,
+      stamp: new Date(stamp),
+      // Without a zone: at the class's own time, wherever the calendar stands.
+      floating: true,
+      start,
+      end: new Date(start.getTime() + session.minutes * 60_000),
+      summary: `Session ${at + 1} of ${sessions.length}`,
+      description: wordsOf(session),
+      status: session.state === 'missed' ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
+    });
+  });
+  return calendar.toString();
+}
+
+/** A day and time that a calendar has for one of our sessions. */
+export interface IcsMove {
+  readonly uid: string;
+  readonly day: Day;
+}
+
+/**
+ * Days of our sessions as a calendar has them, for sessions that were moved there; null where the text is no calendar.
+ * @example movesIn(programmeIcs(programme, Date.now()))?.length === programme.sessions.length // true
+ */
+export function movesIn(text: string): IcsMove[] | null {
+  try {
+    const calendar = new ICAL.Component(ICAL.parse(text) as unknown[]);
+    return calendar.getAllSubcomponents('vevent').flatMap((each): IcsMove[] => {
+      const { uid, startDate } = new ICAL.Event(each);
+      return uid.endsWith(`@${domain}`) ? [{ uid, day: dayOf(startDate.toJSDate().getTime()) }] : [];
+    });
+  } catch {
+    return null;
+  }
+}
