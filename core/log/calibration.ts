@@ -34,6 +34,8 @@ export const counting = {
   scatter: 0.12,
   /** A count weighs half as much after this many days. */
   halfDays: 42,
+  /** Counts of more days ago than this weigh nothing any more. */
+  lookedBack: 420,
   /** Errors beyond this many scatters pull no harder (Huber 1964). */
   bend: 1,
 } as const;
@@ -133,7 +135,7 @@ type Chain = readonly ((count: Counted) => string | null)[];
  * counts: a count that spoke twice would be believed twice.
  */
 function alongChain(known: readonly Counted[], chain: Chain, example: Counted, today: Day): Estimate {
-  let prior = { mean: Math.log(counting.ratio), sd: counting.sd };
+  let prior: { readonly mean: number; readonly sd: number } = { mean: Math.log(counting.ratio), sd: counting.sd };
   let within = known;
   for (const keyOf of chain) {
     const key = keyOf(example);
@@ -160,7 +162,7 @@ function byEnd(known: readonly Counted[], chain: Chain, today: Day): ReadonlyMap
  * @example calibrate(countsIn(digests), today).groups.get('beginner')?.ratio // 0.91
  */
 export function calibrate(counts: readonly Counted[], today: Day): Calibration {
-  const known = counts.filter(({ day }) => day <= today);
+  const known = counts.filter(({ day }) => day <= today && day > today - counting.lookedBack);
   const group = (count: Counted): string => count.group;
   const kind = (count: Counted): string => count.kind;
   const pace = (count: Counted): string => paceBand(count.pace);

@@ -97,11 +97,13 @@ function layRepeats(
   const learnt = new Map(known);
   return days.map(({ day, adds, most }) => {
     const added = adds?.kind === 'combination' ? adds.text : null;
-    const due = [...learnt]
+    const all = [...learnt]
       .map(([text, each]) => ({ text, due: dueDay(each) }))
-      .filter((each) => each.due <= day && each.text !== added)
+      .filter((each) => each.text !== added)
       .sort((a, b) => a.due - b.due || (a.text < b.text ? -1 : 1));
-    const repeats = due.slice(0, most).map(({ text }) => text);
+    const due = all.filter((each) => each.due <= day);
+    // Where nothing is new and nothing is due, what is due next is done a little early.
+    const repeats = (due.length > 0 || adds ? due.slice(0, most) : all.slice(0, 1)).map(({ text }) => text);
     for (const text of added === null ? repeats : [...repeats, added])
       learnt.set(text, learn(learnt.get(text), day, 'good'));
     return { repeats, late: day - (due[0]?.due ?? day) };

@@ -32,6 +32,8 @@ const grades: Readonly<Record<Recall, Grade>> = {
 const scheme = fsrs(generatorParameters({ enable_fuzz: false, enable_short_term: false }));
 
 const dayMs = 24 * 3_600_000;
+/** What was done longer ago than this many days tells nothing of today (house value). */
+const lookedBack = 400;
 /** Noon, so that no clock change moves a day. */
 const noonOf = (day: Day): Date => new Date((day + 0.5) * dayMs);
 
@@ -81,8 +83,9 @@ export const dueDay = ({ card }: Learnt): Day => Math.floor(card.due.getTime() /
 /** How far each combination of some sessions is learnt, by its text. Several times on one day are one: the best of them counts. */
 export function learntIn(digests: readonly Digest[]): Map<string, Learnt> {
   const byDay = new Map<Day, Map<string, Recall>>();
+  const last = digests.reduce((latest, { day, learns }) => (learns ? Math.max(latest, day) : latest), -Infinity);
   for (const digest of digests) {
-    if (!digest.learns) continue;
+    if (!digest.learns || digest.day < last - lookedBack) continue;
     const recalls = byDay.get(digest.day) ?? new Map<string, Recall>();
     byDay.set(digest.day, recalls);
     for (const worked of digest.worked) {
