@@ -23,10 +23,12 @@ describe('the demo', () => {
     }
   });
 
-  it('is six log entries before the day it is first seen', () => {
+  it('is twelve weeks of log entries before the day it is first seen', () => {
     const today = new Date(2026, 10, 23).getTime();
     const entries = demoLog(today);
-    expect(entries.length).toBe(6);
+    expect(entries.length).toBe(35);
+    expect(new Set(entries.map(({ id }) => id)).size).toBe(35);
+    expect(today - Math.min(...entries.map(({ startedAt }) => startedAt))).toBeGreaterThan(11 * 7 * 24 * 3_600_000);
     for (const entry of entries) {
       expect(logEntrySchema.safeParse(entry).success).toBeTrue();
       expect(entry.startedAt).toBeLessThan(today);

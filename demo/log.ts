@@ -12,6 +12,7 @@ interface Visit {
   /** Counted punches as a share of the planned ones; null where nobody counted. */
   readonly counted: number | null;
   readonly note: string;
+  readonly faults?: readonly string[];
 }
 
 const visits: readonly Visit[] = [
@@ -58,6 +59,74 @@ const visits: readonly Visit[] = [
   },
 ];
 
+/** The ten weeks before those visits, the last first: what was done on Monday, Wednesday and Friday, how hard it was, and the count. */
+const weeksBefore: readonly (readonly (readonly [
+  sheet: string,
+  effort: number,
+  counted: number | null,
+  ...faults: string[],
+])[])[] = [
+  [
+    ['first-watch', 6, 0.9],
+    ['hands-then-legs', 7, 0.84, 'breath'],
+    ['ten-minutes', 4, null],
+  ],
+  [
+    ['one-a-round', 6, 0.87],
+    ['four-corners', 7, null, 'feet-together'],
+    ['first-watch', 7, 0.88],
+  ],
+  [
+    ['hands-then-legs', 8, 0.82, 'hand-drops'],
+    ['first-watch', 7, 0.86],
+    ['ten-minutes', 5, null],
+  ],
+  [
+    ['ten-minutes', 3, null],
+    ['first-watch', 4, 0.9],
+  ],
+  [
+    ['four-corners', 7, null],
+    ['one-a-round', 7, 0.83, 'hand-drops'],
+    ['first-watch', 7, 0.84],
+  ],
+  [
+    ['first-watch', 6, 0.82, 'wrist'],
+    ['hands-then-legs', 8, 0.78, 'hand-drops'],
+    ['ten-minutes', 4, null],
+  ],
+  [
+    ['one-a-round', 6, 0.8, 'hand-drops'],
+    ['first-watch', 6, 0.83],
+    ['four-corners', 6, null],
+  ],
+  [
+    ['ten-minutes', 3, null],
+    ['first-watch', 4, 8.1],
+  ],
+  [
+    ['first-watch', 6, 0.78, 'hand-drops', 'wrist'],
+    ['one-a-round', 6, 0.76],
+    ['ten-minutes', 5, null],
+  ],
+  [
+    ['ten-minutes', 5, null, 'wrist'],
+    ['first-watch', 7, 0.75, 'hand-drops', 'wrist'],
+    ['ten-minutes', 4, null],
+  ],
+];
+/** Days before today of a week's first session, and between the next ones. */
+const firstOfWeek = 19;
+const everyOther = 2;
+
+const earlier: readonly Visit[] = weeksBefore.flatMap((week, back) =>
+  week.map(([sheetId, effort, counted, ...faults], at): Visit => ({
+    ...{ sheetId: `demo-${sheetId}`, daysAgo: firstOfWeek + 7 * back - everyOther * at, share: 1, effort, counted },
+    note: counted !== null && counted > 2 ? 'The clicker was never put back to nothing.' : '',
+    faults,
+  })),
+);
+
 function entry(visit: Visit, sheet: Sheet, index: number, today: number): LogEntry {
   const timeline = compile(sheet);
   const startedAt = today - visit.daysAgo * day + 18 * 3_600_000;
@@ -80,13 +149,16 @@ function entry(visit: Visit, sheet: Sheet, index: number, today: number): LogEnt
     effort: visit.effort,
     counted: visit.counted === null ? null : Math.round(done.punches * visit.counted),
     note: visit.note,
+    ...(visit.counted === null ? {} : { count: { of: 'several', by: 'typed' } }),
+    ...(visit.faults && visit.faults.length > 0 ? { faults: [...visit.faults] } : {}),
+    who: { group: 'Off-shift class', names: [], people: 9 + (index % 5) },
     rehearsal: false,
   };
 }
 
-/** Six made-up visits before a day; `today` is that day's midnight in milliseconds since 1970. */
+/** Twelve made-up weeks before a day; `today` is that day's midnight in milliseconds since 1970. */
 export function demoLog(today: number): LogEntry[] {
-  return visits.flatMap((visit, index) => {
+  return [...visits, ...earlier].flatMap((visit, index) => {
     const sheet = demoSheets.find((each) => each.id === visit.sheetId);
     return sheet ? [entry(visit, sheet, index, today)] : [];
   });

@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { map, type Observable } from 'rxjs';
-import { logEntrySchema, type LogEntry } from '../../core/index';
+import { amend, logEntrySchema, names, withoutPerson, type LogEntry, type Said } from '../../core/index';
 import type { Database, StoredEntry } from '../store/database';
 import { faultOf } from '../store/sound';
 import { Store, type Outcome } from '../store/store';
@@ -12,12 +12,13 @@ export async function writeEntry({ log }: Database, entry: LogEntry): Promise<vo
   await log.put({ id, startedAt, sheetId, demo: false, entry, rev: (row?.rev ?? 0) + 1 });
 }
 
-/** Changes some fields of an entry; the others stay as they are stored, whoever wrote them. */
-function changeEntry(database: Database, id: string, change: Partial<LogEntry>): Promise<void> {
+/** Says something of an entry anew; the rest stays as it is stored, whoever wrote it, and what it was is kept. */
+function changeEntry(database: Database, id: string, change: Said): Promise<void> {
   return database.transaction('rw', database.log, async () => {
     const row = await database.log.get(id);
-    const read = logEntrySchema.safeParse({ ...row?.entry, ...change });
-    if (read.success) await writeEntry(database, read.data);
+    const read = logEntrySchema.safeParse(row?.entry);
+    const changed = read.success ? logEntrySchema.safeParse(amend(read.data, change, Date.now())) : read;
+    if (changed.success) await writeEntry(database, changed.data);
   });
 }
 
@@ -29,23 +30,6 @@ export interface Page<Row> {
   readonly rows: readonly Row[];
   readonly count: number;
 }
-
-/** By what the log can be ordered, and the index that does it. */
-const indexOf = {
-  when: 'startedAt',
-  title: 'entry.title',
-  time: 'entry.done.ms',
-  rounds: 'entry.done.rounds',
-  punches: 'entry.done.punches',
-} as const;
-export const logOrders = Object.keys(indexOf) as (keyof typeof indexOf)[];
-
-/** An order of the log, from the most to the least where it goes `down`. */
-export interface LogOrder {
-  readonly by: keyof typeof indexOf;
-  readonly down: boolean;
-}
-const latestFirst: LogOrder = { by: 'when', down: true };
 
 const readable = (rows: readonly StoredEntry[]): readonly LogEntry[] =>
   rows.flatMap((row) => (faultOf('log', row) === null ? [row.entry] : []));
@@ -60,22 +44,15 @@ export class LogService {
     .watch(({ log }) => log.orderBy('startedAt').reverse().toArray())
     .pipe(map(readable));
 
-  /** Some entries in an order, from a place on, and how many there are in all. */
-  page$(from: number, most: number, { by, down }: LogOrder = latestFirst): Observable<Page<LogEntry>> {
-    return this.store
-      .watch(async ({ log }) => {
-        const ordered = log.orderBy(indexOf[by]);
-        return {
-          rows: await (down ? ordered.reverse() : ordered).offset(from).limit(most).toArray(),
-          count: await log.count(),
-        };
-      })
-      .pipe(map(({ rows, count }) => ({ rows: readable(rows), count })));
+  /** All entries that can be read, the first first; for what needs each of them. */
+  async all(): Promise<readonly LogEntry[]> {
+    return readable(await this.store.read(({ log }) => log.orderBy('startedAt').toArray()));
   }
 
-  /** Entries from a moment on. */
-  since$(startedAt: number): Observable<readonly LogEntry[]> {
-    return this.store.watch(({ log }) => log.where('startedAt').aboveOrEqual(startedAt).toArray()).pipe(map(readable));
+  /** Entries by their ids, in that order; what cannot be read is left out. */
+  async byIds(ids: readonly string[]): Promise<readonly LogEntry[]> {
+    const rows = await this.store.read(({ log }) => log.bulkGet([...ids]));
+    return readable(rows.flatMap((row) => row ?? []));
   }
 
   /** The last run of a sheet, rehearsals left out; null where there was none. */
@@ -104,11 +81,47 @@ export class LogService {
     return row ? (readable([row])[0] ?? null) : null;
   }
 
-  /** Changes some fields of an entry. */
-  change(entry: LogEntry, change: Partial<LogEntry>): Promise<Outcome<void>> {
+  /** Says something of an entry anew; what it was before is kept in it. */
+  change(entry: LogEntry, change: Said): Promise<Outcome<void>> {
     return this.store.write(`the entry of “${entry.title}”`, entryLane(entry.id), (database) =>
       changeEntry(database, entry.id, change),
     );
+  }
+
+  /** Puts entries in that were held or written elsewhere. */
+  add(entries: readonly LogEntry[]): Promise<Outcome<void>> {
+    return this.store.write('entries of the log', 'log', (database) =>
+      database.transaction('rw', database.log, async () => {
+        for (const entry of entries) await writeEntry(database, entry);
+      }),
+    );
+  }
+
+  /** Takes entries out again. */
+  async takeOut(ids: readonly string[]): Promise<void> {
+    await this.store.write('entries of the log', 'log', ({ log }) => log.bulkDelete([...ids]));
+  }
+
+  /** Takes one person's data out of every entry; the returned function puts the entries back as they were. */
+  async forget(person: string): Promise<{ readonly entries: number; readonly putBack: () => Promise<void> }> {
+    const { written } = await this.store.write('taking a person out', 'log', (database) =>
+      database.transaction('rw', database.log, async () => {
+        const rows = await database.log.filter(({ entry }) => names(entry, person)).toArray();
+        for (const row of rows) await writeEntry(database, withoutPerson(row.entry, person));
+        return rows;
+      }),
+    );
+    const rows = await written;
+    return {
+      entries: rows.length,
+      putBack: async () => {
+        await this.store.write('the log', 'log', (database) =>
+          database.transaction('rw', database.log, async () => {
+            for (const { entry } of rows) await writeEntry(database, entry);
+          }),
+        );
+      },
+    };
   }
 
   /** Takes an entry out; the returned function puts it back. */

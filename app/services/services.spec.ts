@@ -195,10 +195,10 @@ describe('what the browser keeps', () => {
     const log = TestBed.inject(LogService);
     await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23)));
     const putBack = await log.remove('demo-entry-1');
-    expect(await (await TestBed.inject(Store).database()).log.count()).toBe(5);
+    expect(await (await TestBed.inject(Store).database()).log.count()).toBe(34);
     await putBack();
     const here = logHere();
-    await until(() => here()?.length === 6);
+    await until(() => here()?.length === 35);
   });
 
   it('file names are made of titles', () => {

@@ -1,19 +1,13 @@
 import { inject, Injectable, type OnDestroy } from '@angular/core';
-import type { Balance, LogEntry } from '../../core/index';
 import type { StoredSheet } from '../store/database';
 import { Store } from '../store/store';
 import { endSums, inSums } from '../workers/in-sums';
 
-/** Sums that take long: of a sheet for its list, of weeks of the log. Worked out in a worker; here where there is none. */
+/** Sums that take long, of a sheet for its list. Worked out in a worker; here where there is none. */
 @Injectable({ providedIn: 'root' })
 export class SumsService implements OnDestroy {
   private readonly store = inject(Store);
   private readonly under = new Set<string>();
-
-  /** Left and right of some weeks before a moment. */
-  balance(log: readonly LogEntry[], weeks: number, now: number): Promise<Balance> {
-    return inSums((sums) => sums.balanceOf(log, weeks, now));
-  }
 
   /** Works the figures of a stored sheet out and keeps them with it, if it is still the same by then. */
   async keepFigures({ id, rev, sheet }: StoredSheet): Promise<void> {

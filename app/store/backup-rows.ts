@@ -95,18 +95,21 @@ export function planRestore(there: Rows, coming: Rows): RestorePlan {
 }
 
 function allTables(database: Database) {
-  const { sheets, log, book, choices } = database;
-  return [sheets, log, book, choices] as const;
+  const { sheets, log, book, choices, digests } = database;
+  return [sheets, log, book, choices, digests] as const;
 }
+
+/** Entries as they are stored: each with a count of its changes, by which what is derived from it is told to be old. */
+const counted = (row: StoredEntry): StoredEntry => ({ ...row, rev: row.rev ?? 1 });
 
 /** Puts rows in place of everything that is there. */
 export function replaceRows(database: Database, { sheets, log, book, choices }: Rows): Promise<void> {
   return database.transaction('rw', allTables(database), async () => {
-    await Promise.all([database.sheets.clear(), database.log.clear(), database.book.clear()]);
+    await Promise.all([database.sheets.clear(), database.log.clear(), database.book.clear(), database.digests.clear()]);
     // Undo stays: a sheet that is another one now is one step more, and steps of sheets that are gone are let go later.
     await database.choices.filter(isKept).delete();
     await database.sheets.bulkPut([...sheets]);
-    await database.log.bulkPut([...log]);
+    await database.log.bulkPut(log.map(counted));
     await database.book.bulkPut([...book]);
     await database.choices.bulkPut([...choices]);
   });
@@ -127,7 +130,7 @@ export function mergeRows(database: Database, plan: RestorePlan): Promise<void> 
       const id = freshId();
       return { ...row, id, entry: { ...row.entry, id } };
     };
-    await database.log.bulkPut([...log.fresh, ...log.different.map(beside)]);
+    await database.log.bulkPut([...log.fresh, ...log.different.map(beside)].map(counted));
     await database.book.bulkPut([...book.fresh, ...book.different.map(beside)]);
     await database.choices.bulkPut([...choices.fresh]);
   });

@@ -1,6 +1,6 @@
 import { Dexie, type DexieOptions, type Table } from 'dexie';
 import type { SheetFigures } from './figures';
-import type { BookEntry, LogEntry, Sheet, UnfinishedRun } from '../../core/index';
+import type { BookEntry, Digest, LogEntry, Sheet, UnfinishedRun } from '../../core/index';
 
 /** What every record carries beside its content. */
 interface Kept {
@@ -53,6 +53,18 @@ export interface StoredClip {
   readonly samples: Int16Array<ArrayBuffer>;
 }
 
+/** What an entry of the log comes to. Made anew at any time, so in no backup. */
+export interface StoredDigest {
+  readonly id: string;
+  /** Of the entry that it was made of. */
+  readonly rev: number;
+  /** How digests were made then. */
+  readonly made: number;
+  readonly digest: Digest;
+  /** What a search looks at, in small letters. */
+  readonly words: string;
+}
+
 /** A run that is not over, by a key of its own, so that two of them do not replace each other. */
 export type StoredRun = UnfinishedRun & { readonly key: string };
 
@@ -65,6 +77,7 @@ export class Database extends Dexie {
   declare readonly choices: Table<StoredChoice, string>;
   declare readonly clips: Table<StoredClip, string>;
   declare readonly runs: Table<StoredRun, string>;
+  declare readonly digests: Table<StoredDigest, string>;
 
   constructor(name: string, options?: DexieOptions) {
     super(name, options);
@@ -83,5 +96,14 @@ export class Database extends Dexie {
       log: 'id, startedAt, sheetId, [sheetId+startedAt], entry.title, entry.done.ms, entry.done.rounds, entry.done.punches',
     });
     this.version(5).stores({ clips: 'key' });
+    // Which entries have changed is seen without reading them; entries of older versions had no count of their changes.
+    this.version(6)
+      .stores({ log: 'id, startedAt, sheetId, [sheetId+startedAt], [id+rev]', digests: 'id' })
+      .upgrade((change) =>
+        change
+          .table<StoredEntry>('log')
+          .toCollection()
+          .modify((row: { rev?: number }) => void (row.rev ??= 1)),
+      );
   }
 }

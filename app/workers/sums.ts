@@ -1,7 +1,7 @@
 import { demoBook } from '../../demo/combinations';
 import { demoLog } from '../../demo/log';
 import { demoSheets } from '../../demo/sheets';
-import { balanceOver, compile, tally, type Balance, type LogEntry, type Sheet } from '../../core/index';
+import { compile, tally, type Sheet } from '../../core/index';
 import type { StoredCombination, StoredEntry, StoredSheet } from '../store/database';
 import { sheetFigures, type SheetFigures } from '../store/figures';
 
@@ -9,11 +9,6 @@ import { sheetFigures, type SheetFigures } from '../store/figures';
 export function figuresOf(sheet: Sheet): SheetFigures {
   const timeline = compile(sheet);
   return sheetFigures(timeline, tally(timeline, sheet.stance));
-}
-
-/** Left and right of some weeks before a moment. */
-export function balanceOf(log: readonly LogEntry[], weeks: number, now: number): Balance {
-  return balanceOver(log, weeks, now);
 }
 
 /** The demo as it is stored: what there is of it was written before a midnight, in milliseconds since 1970. */
@@ -28,7 +23,7 @@ export function demoRows(midnight: number): {
     book: demoBook.map((entry, index) => ({ id: entry.id, ...stored(index), entry })),
     log: demoLog(midnight).map((entry) => {
       const { id, startedAt, sheetId } = entry;
-      return { id, startedAt, sheetId, demo: true, entry };
+      return { id, startedAt, sheetId, demo: true, rev: 1, entry };
     }),
   };
 }

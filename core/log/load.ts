@@ -1,4 +1,5 @@
 import type { BlockKind } from '../sheet/schema';
+import type { emptyDays } from '../sheet/settings';
 import type { Kilograms, Milliseconds } from '../units';
 import { firstDayOf, weekOf, type Day, type Week } from './day';
 import type { Digest } from './digest';
@@ -48,14 +49,14 @@ export function monotonyOf(days: readonly DayLoad[]): number | null {
 }
 
 /** What is known of days without an entry: that they were rest, or nothing. */
-export type EmptyDays = 'rest' | 'unknown';
+export type EmptyDays = (typeof emptyDays)[number];
 
 /**
  * Weeks from the first to the last of some sessions, those without any as well; `today` and what lies behind it is not known
  * yet. A day with several sessions has the sum of them.
  * @example weekLoads(digests, 'rest', today).at(-1)?.strain
  */
-export function weekLoads(digests: readonly Digest[], emptyDays: EmptyDays, today: Day): WeekLoad[] {
+export function weekLoads(digests: readonly Digest[], unsaidDays: EmptyDays, today: Day): WeekLoad[] {
   const counted = digests.filter(({ learns, day }) => learns && day <= today);
   const first = counted.reduce((least, { day }) => Math.min(least, day), Infinity);
   if (first === Infinity) return [];
@@ -68,7 +69,7 @@ export function weekLoads(digests: readonly Digest[], emptyDays: EmptyDays, toda
     const loads = held.map(({ effort, ms }) => sessionLoad(effort, ms));
     const days = dates.map((day): DayLoad => {
       const here = (byDay.get(day) ?? []).map(({ effort, ms }) => sessionLoad(effort, ms));
-      if (here.length === 0) return emptyDays === 'rest' && day < today ? 0 : null;
+      if (here.length === 0) return unsaidDays === 'rest' && day < today ? 0 : null;
       return here.reduce<DayLoad>((sum, load) => (sum === null || load === null ? null : sum + load), 0);
     });
     const sum = loads.reduce<number>((total, load) => total + (load ?? 0), 0);

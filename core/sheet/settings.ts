@@ -23,6 +23,9 @@ export const densities = ['close', 'roomy'] as const;
 /** Whether the names of strikes stand under their numbers while a session runs; by the level unless chosen. */
 export const namings = ['by level', 'always', 'never'] as const;
 
+/** What days without an entry are taken for. */
+export const emptyDays = ['rest', 'unknown'] as const;
+
 /** What shows a combination while a session runs. */
 export const shownBys = ['staff', 'figure', 'both'] as const;
 
@@ -77,6 +80,16 @@ const fields = {
     }),
     { counter: false, strap: false, age: 40, rest: 60 },
   ),
+  /** Least shares that a coach wants of strikes, sides and defences, in per cent by the aim's id; the house values else. */
+  aims: z._default(z.record(z.string().check(z.maxLength(40)), z.number().check(z.gte(0), z.lte(100))), {}),
+  /** What is known of days without an entry: that nothing was done, or nothing. */
+  emptyDays: z._default(z.enum(emptyDays), 'rest'),
+  /** Weeks that are looked back over; 0 for all there are. */
+  lookBackWeeks: z._default(z.literal([4, 12, 52, 0]), 12),
+  /** A weight, for an estimate of energy, where somebody wants one. */
+  weight: z._default(z.nullable(z.number().check(z.gte(20), z.lte(300))), null),
+  /** Whether a run's effort is asked for again half an hour later. */
+  askAgain: z._default(z.boolean(), false),
   /** Days after which a backup is due; 0 for never. */
   backupEvery: z._default(z.literal([0, 7, 30, 90]), 30),
 };

@@ -2,10 +2,8 @@ import { readTempoText } from '../formats/tempo-text/read';
 import { compile } from '../timeline/compile';
 import { findings } from '../findings/index';
 import type { Sheet } from '../sheet/schema';
-import type { LogEntry } from '../log/log-entry';
 import { tally } from '../tally/planned';
 import { balanceOf, stanceTimes } from '../tally/balance';
-import { balanceOver } from '../log/balance-over';
 
 const sheetOf = (...lines: string[]): Sheet => readTempoText(lines.join('\n')).sheet;
 const shown = (sheet: Sheet): string[] =>
@@ -143,32 +141,5 @@ describe('the stance plan', () => {
     }
     expect(kinds(sheetOf('stances: inside', 'round 1:00: 1 2'))).toContain('stance inside');
     expect(kinds(sheetOf('stances: inside', 'round 1:00: 1 2 switch 1 2'))).not.toContain('stance inside');
-  });
-
-  it('adds weeks up by what was done', () => {
-    const sheet = sheetOf('round 1:00: 1');
-    const now = Date.UTC(2026, 10, 24);
-    const entry = (days: number, done: number, rehearsal = false): LogEntry => ({
-      id: `${days}`,
-      startedAt: now - days * 86_400_000,
-      sheetId: 's',
-      title: '',
-      sheet,
-      planned: { ms: 60_000, rounds: 1, punches: 0 },
-      done: { ms: done, rounds: 1, punches: 0, finished: true },
-      deeds: [],
-      effort: null,
-      counted: null,
-      note: '',
-      rehearsal,
-    });
-    const one = balanceOver([entry(1, 60_000)], 4, now).strikes.left;
-    expect(balanceOver([entry(1, 60_000), entry(2, 30_000)], 4, now).strikes.left).toBeCloseTo(1.5 * one, 9);
-    // What was repeated counts as the sheet does, not as more than all of it.
-    expect(balanceOver([entry(1, 90_000)], 4, now).strikes.left).toBeCloseTo(one, 9);
-    expect(balanceOver([entry(40, 60_000), entry(1, 60_000, true)], 4, now)).toEqual(
-      jasmine.objectContaining({ left: 0.5, balanced: true }),
-    );
-    expect(balanceOver([entry(1, 60_000)], 4, now).balanced).toBeFalse();
   });
 });

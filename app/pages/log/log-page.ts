@@ -1,96 +1,189 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatSortModule } from '@angular/material/sort';
 import { MatTableModule } from '@angular/material/table';
 import { MatTooltip } from '@angular/material/tooltip';
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatMenuModule } from '@angular/material/menu';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { map, switchMap } from 'rxjs';
-import { sayClock, type LogEntry } from '../../../core/index';
+import { switchMap } from 'rxjs';
+import {
+  anyEntry,
+  dayOf,
+  logOrders,
+  momentOf,
+  sayClock,
+  type LogEntry,
+  type LogHead,
+  type LogWish,
+  type Said,
+} from '../../../core/index';
 import { EntryForm } from '../../parts/entry-form';
+import { FileButton } from '../../parts/fields/file-button';
 import { Pages } from '../../parts/pages';
 import { UnreadList } from '../../parts/unread-list';
-import { LogService, logOrders, type LogOrder } from '../../services/log.service';
-import { SumsService } from '../../services/sums.service';
+import { LogFilesService, type Incoming } from '../../services/log-files.service';
+import { LogService } from '../../services/log.service';
 import { NoticeService } from '../../services/notice.service';
+import { ProgressService } from '../../services/progress.service';
+import { ByHandForm } from './by-hand-form';
+import { CompareRuns } from './compare-runs';
+import { CsvMappingForm } from './csv-mapping';
+import { ForgetPerson } from './forget-person';
+import { LogFilter } from './log-filter';
 
 const weeks = 4;
 /** Rows that stand on one page of a list. */
 const longestList = 25;
 
+/** A row of the list: an entry, with what stands over it. */
+interface Row {
+  readonly entry: LogEntry;
+  readonly head: LogHead | null;
+}
+
 /** What happened, the latest first unless ordered otherwise. */
 @Component({
   selector: 'kt-log-page',
   imports: [
-    MatSortModule,
-    MatTableModule,
-    MatTooltip,
-    MatIcon,
-    MatButtonModule,
-    DatePipe,
-    RouterLink,
-    EntryForm,
-    Pages,
-    UnreadList,
+    ...[MatSortModule, MatTableModule, MatTooltip, MatIcon, MatButtonModule, MatCheckbox, MatMenuModule],
+    ...[DatePipe, RouterLink, EntryForm, FileButton, Pages, UnreadList],
+    ...[ByHandForm, CompareRuns, CsvMappingForm, ForgetPerson, LogFilter],
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './log-page.html',
   styleUrl: './log-page.scss',
 })
 export class LogPage {
+  /** The entry that is open, where an address asks for one. */
+  readonly entry = input<string>();
+
   protected readonly unreadStores = ['log'] as const;
   private readonly log = inject(LogService);
-  private readonly sums = inject(SumsService);
+  private readonly files = inject(LogFilesService);
   private readonly notices = inject(NoticeService);
+  private readonly progress = inject(ProgressService);
 
-  protected readonly open = signal<string | null>(null);
-  protected readonly pageIndex = signal(0);
+  protected readonly open = linkedSignal<string | undefined, string | null>({
+    source: this.entry,
+    computation: (id) => id ?? null,
+  });
+  protected readonly wish = signal<LogWish>(anyEntry);
+  protected readonly pageIndex = linkedSignal<LogWish, number>({ source: this.wish, computation: () => 0 });
   protected readonly pageSize = longestList;
-  private readonly order = signal<LogOrder>({ by: 'when', down: true });
-  protected readonly columns = ['when', 'title', 'time', 'rounds', 'punches', 'effort', 'change'];
-  private readonly wanted = computed(() => ({ index: this.pageIndex(), order: this.order() }));
+  protected readonly columns = ['choose', 'when', 'title', 'time', 'rounds', 'punches', 'effort', 'change'];
+  /** What is open beside the list. */
+  protected readonly side = signal<'by hand' | 'compare' | 'forget' | null>(null);
+  protected readonly chosen = signal<readonly string[]>([]);
+  protected readonly mapping = signal<Extract<Incoming, { kind: 'other' }> | null>(null);
+  protected readonly refusal = signal<string | null>(null);
+
+  private readonly wanted = computed(() => ({ index: this.pageIndex(), wish: this.wish() }));
   protected readonly page = toSignal(
     toObservable(this.wanted).pipe(
-      switchMap(({ index, order }) => this.log.page$(index * longestList, longestList, order)),
+      switchMap(({ index, wish }) =>
+        this.progress.watch(async (progress) => {
+          const { rows, count } = await progress.ask('page', wish, index * longestList, longestList);
+          const entries = new Map((await this.log.byIds(rows.map(({ id }) => id))).map((each) => [each.id, each]));
+          return {
+            count,
+            rows: rows.flatMap(({ id, head }): readonly Row[] => {
+              const entry = entries.get(id);
+              return entry ? [{ entry, head }] : [];
+            }),
+          };
+        }),
+      ),
     ),
   );
-  protected readonly entries = computed(() => this.page()?.rows);
-  protected readonly byId = (_: number, entry: LogEntry): string => entry.id;
-
-  protected orderBy(column: string, down: boolean): void {
-    const by = logOrders.find((each) => each === column);
-    if (!by) return;
-    this.pageIndex.set(0);
-    this.order.set({ by, down });
-  }
-
-  protected tagsOf({ done, rehearsal, brokenOff }: LogEntry): readonly string[] {
-    return [...(done.finished ? [] : [brokenOff ? 'broken off' : 'given up']), ...(rehearsal ? ['rehearsal'] : [])];
-  }
+  protected readonly rows = computed(() => this.page()?.rows);
+  protected readonly searching = computed(() => this.wish() !== anyEntry);
+  protected readonly byId = (_: number, { entry }: Row): string => entry.id;
+  protected readonly hasHead = (_: number, { head }: Row): boolean => head !== null;
 
   /** Left and right of the last four weeks, as planned and by the share that was done; null where nothing was run. */
   protected readonly balance = toSignal(
-    this.log.since$(Date.now() - weeks * 7 * 24 * 3600 * 1000).pipe(
-      switchMap((entries) => this.sums.balance(entries, weeks, Date.now())),
-      map(({ strikes, left, balanced }) => {
-        const all = strikes.left + strikes.right;
-        return all < 1 ? null : { all: Math.round(all), left: Math.round(left * 100), balanced };
-      }),
-    ),
+    this.progress.watch(async (progress) => {
+      const today = dayOf(Date.now());
+      const { strikes, left, right } = await progress.ask('coverage', today - weeks * 7 + 1, today);
+      const share = Math.round((left / Math.max(1, left + right)) * 100);
+      return strikes < 1 ? null : { all: Math.round(strikes), left: share, balanced: Math.abs(share - 50) <= 5 };
+    }),
   );
+  protected readonly groups = toSignal(
+    this.progress.watch((progress) => progress.ask('groups')),
+    { initialValue: [] },
+  );
+  protected readonly sheets = toSignal(
+    this.progress.watch((progress) => progress.ask('sheets')),
+    { initialValue: [] },
+  );
+
+  protected orderBy(column: string, down: boolean): void {
+    const order = logOrders.find((each) => each === column);
+    if (order) this.wish.update((wish) => ({ ...wish, order, down }));
+  }
+
+  protected tagsOf({ done, rehearsal, brokenOff, byHand, who }: LogEntry): readonly string[] {
+    return [
+      ...(done.finished ? [] : [brokenOff ? 'broken off' : 'given up']),
+      ...(rehearsal ? ['rehearsal'] : []),
+      ...(byHand ? ['by hand'] : []),
+      ...(who?.group ? [who.group] : []),
+    ];
+  }
+
+  protected sayHead({ title, day, sessions, load }: LogHead): string {
+    const count = `${sessions} ${sessions === 1 ? 'session' : 'sessions'}`;
+    const loads = load > 0 ? `, load ${Math.round(load)}` : '';
+    return day === null ? `${title || 'Without a title'} · ${count}${loads}` : `${count}${loads}`;
+  }
+
+  protected readonly momentOf = momentOf;
 
   protected time(ms: number): string {
     return sayClock(Math.round(ms / 1000) * 1000);
   }
 
-  protected change(entry: LogEntry, change: Partial<LogEntry>): void {
+  protected change(entry: LogEntry, change: Said): void {
     void this.log.change(entry, change);
+  }
+
+  protected choose(id: string, on: boolean): void {
+    this.chosen.update((chosen) => (on ? [...chosen, id].slice(-2) : chosen.filter((each) => each !== id)));
+    if (this.chosen().length < 2 && this.side() === 'compare') this.side.set(null);
+  }
+
+  protected toggle(side: 'by hand' | 'compare' | 'forget'): void {
+    this.side.update((open) => (open === side ? null : side));
+  }
+
+  protected async csvOut(what: 'entries' | 'rounds'): Promise<void> {
+    await this.files.out(what);
+  }
+
+  protected async csvIn([file]: readonly File[]): Promise<void> {
+    if (!file) return;
+    this.refusal.set(null);
+    this.mapping.set(null);
+    const incoming = await this.files.read(file);
+    if (incoming.kind === 'refused') this.refusal.set(`${file.name}: ${incoming.why}`);
+    else if (incoming.kind === 'other') this.mapping.set(incoming);
+    else this.told(await this.files.takeIn(incoming));
+  }
+
+  /** Says what came of a file, with the way back. */
+  protected told({ words, putBack }: { readonly words: string; readonly putBack: () => Promise<void> }): void {
+    this.mapping.set(null);
+    this.notices.undoable(words, putBack);
   }
 
   protected async remove(entry: LogEntry): Promise<void> {
     const putBack = await this.log.remove(entry.id);
+    this.choose(entry.id, false);
     this.notices.undoable(`Entry “${entry.title}” deleted`, putBack);
   }
 }

@@ -1,5 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
-import { entryOfRun, type LogEntry, type RunState } from '../../../core/index';
+import { entryOfRun, type LogEntry, type RunState, type Said } from '../../../core/index';
 import { LogService } from '../../services/log.service';
 import { Live } from './live';
 import { RunKeeper } from './run-keeper';
@@ -15,7 +15,7 @@ export class RunEntry {
   /** As it was last written; null while nothing has ended. */
   readonly entry = signal<LogEntry | null>(null);
   /** What the coach has said of the run while it stood stopped, or when it was over. */
-  private amended: Partial<LogEntry> = {};
+  private amended: Said = {};
 
   begin(): void {
     this.entry.set(null);
@@ -49,7 +49,7 @@ export class RunEntry {
   }
 
   /** What is said of the run is kept as it is typed. */
-  amend(change: Partial<LogEntry>): void {
+  amend(change: Said): void {
     const entry = this.entry();
     if (!entry) return;
     this.amended = { ...this.amended, ...change };

@@ -1,0 +1,70 @@
+import { dayOf, digestOfRun, type Digest, type LogEntry, type Searched } from '../../core/index';
+import type { Database, StoredDigest, StoredEntry } from './database';
+import { faultOf } from './sound';
+
+/** How digests are made: counted up when they come out differently, so that old ones are made anew. */
+const made = 1;
+/** Entries that are read at once. */
+const chunk = 40;
+
+/** What a search looks at, in small letters. */
+function wordsOf({ title, note, who }: LogEntry): string {
+  return [title, note, who?.group ?? '', ...(who?.names ?? [])].join(' ').toLowerCase();
+}
+
+function digestFor(row: StoredEntry): StoredDigest | null {
+  if (faultOf('log', row) !== null) return null;
+  const { id, rev = 0, entry } = row;
+  return { id, rev, made, digest: digestOfRun(entry), words: wordsOf(entry) };
+}
+
+/**
+ * The digests of the whole log, kept in memory and beside the log: only entries that are new or have changed since are read
+ * and worked out.
+ */
+export class Digests {
+  private known = new Map<string, StoredDigest>();
+  private read = false;
+
+  constructor(private readonly database: Database) {}
+
+  /** Digests as they are now. */
+  async all(): Promise<readonly Searched[]> {
+    await this.refresh();
+    return [...this.known.values()];
+  }
+
+  /** Every digest, without what a search looks at. */
+  async digests(): Promise<readonly Digest[]> {
+    return (await this.all()).map(({ digest }) => digest);
+  }
+
+  private async refresh(): Promise<void> {
+    const { log, digests } = this.database;
+    const now = new Map((await log.orderBy('[id+rev]').keys()) as unknown as [string, number][]);
+    if (!this.read) {
+      for (const row of await digests.toArray()) this.known.set(row.id, row);
+      this.read = true;
+    }
+    const gone = [...this.known.keys()].filter((id) => !now.has(id));
+    for (const id of gone) this.known.delete(id);
+    const old = [...now].flatMap(([id, rev]) => (this.isFresh(this.known.get(id), rev) ? [] : [id]));
+    for (let at = 0; at < old.length; at += chunk) {
+      const rows = await log.bulkGet(old.slice(at, at + chunk));
+      const fresh = rows.flatMap((row) => (row ? (digestFor(row) ?? []) : []));
+      for (const row of fresh) this.known.set(row.id, row);
+      await this.keep(fresh);
+    }
+    if (gone.length > 0) await digests.bulkDelete(gone).catch(() => undefined);
+  }
+
+  /** A day is one of the place where the coach is: a digest that was made elsewhere has another. */
+  private isFresh(row: StoredDigest | undefined, rev: number): boolean {
+    return row?.rev === rev && row.made === made && row.digest.day === dayOf(row.digest.startedAt);
+  }
+
+  /** What cannot be kept is made anew the next time. */
+  private async keep(rows: readonly StoredDigest[]): Promise<void> {
+    await this.database.digests.bulkPut([...rows]).catch(() => undefined);
+  }
+}
