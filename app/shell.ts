@@ -6,6 +6,7 @@ import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } fro
 import { filter, fromEvent, map, merge, switchMap, take } from 'rxjs';
 import { StorageNotice } from './parts/storage-notice';
 import { UpdateNotice } from './parts/update-notice';
+import { AskAgainService } from './services/ask-again.service';
 import { PersistenceService } from './services/persistence.service';
 import { DemoService } from './services/demo.service';
 import { KeysService, type Shortcut } from './services/keys.service';
@@ -30,6 +31,8 @@ export class Shell {
   protected readonly settings = inject(SettingsService);
   // Made here so that it is asked for as soon as there is something to lose.
   protected readonly persistence = inject(PersistenceService);
+  // Made here so that it asks wherever the coach is.
+  protected readonly askAgain = inject(AskAgainService);
 
   protected readonly views = [
     { path: '/sheets', name: 'Sheets', key: '1', icon: 'sheets' },
@@ -37,7 +40,9 @@ export class Shell {
     { path: '/room', name: 'Room', key: '3', icon: 'room' },
     { path: '/bench', name: 'Bench', key: '4', icon: 'bench' },
     { path: '/log', name: 'Log', key: '5', icon: 'log' },
-    { path: '/settings', name: 'Settings', key: '6', icon: 'settings' },
+    { path: '/progress', name: 'Progress', key: '6', icon: 'progress' },
+    { path: '/programme', name: 'Programme', key: '7', icon: 'programme' },
+    { path: '/settings', name: 'Settings', key: '8', icon: 'settings' },
   ];
 
   private readonly url = toSignal(
@@ -53,7 +58,7 @@ export class Shell {
   }
 
   protected showsDemoNotice(): boolean {
-    return this.demo.left() > 0 && /^\/(sheets|combos|room|log)$/.test(this.url());
+    return this.demo.left() > 0 && /^\/(sheets|combos|room|log|progress|programme)$/.test(this.url());
   }
 
   constructor() {

@@ -57,6 +57,16 @@ const views: Routes = [
     loadComponent: () => import('./pages/log/log-page').then((page) => page.LogPage),
   },
   {
+    path: 'progress',
+    title: 'Progress · Keen Tempo',
+    loadComponent: () => import('./pages/progress/progress-page').then((page) => page.ProgressPage),
+  },
+  {
+    path: 'programme',
+    title: 'Programme · Keen Tempo',
+    loadComponent: () => import('./pages/programme/programme-page').then((page) => page.ProgrammePage),
+  },
+  {
     path: 'settings',
     title: 'Settings · Keen Tempo',
     loadComponent: () => import('./pages/settings/settings-page').then((page) => page.SettingsPage),

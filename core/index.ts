@@ -202,6 +202,7 @@ export * from './library/clock-formats';
 export * from './library/templates';
 export * from './library/solo';
 export * from './library/build-round';
+export * from './library/practice-sheet';
 export * from './library/picks';
 export * from './library/bag-plans';
 export * from './draft/draft';

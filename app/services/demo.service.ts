@@ -3,6 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import type { Table } from 'dexie';
 import { alike, type Room } from '../../core/index';
 import type { Database, StoredChoice } from '../store/database';
+import { programmePrefix } from '../store/choices';
 import { Store } from '../store/store';
 
 /** The demo class, there on the first visit and cleared by one button. What a coach has changed is no demo any more and stays. */
@@ -39,10 +40,10 @@ const demoRows = (table: DemoTable) =>
     .filter((stored) => stored.demo);
 const tablesOf = ({ sheets, log, book }: Database): DemoTable[] => [sheets, log, book];
 
-/** The untouched demo: rows of each table, and the room where it is still the demo's. */
+/** The untouched demo: rows of each table, and the room and the programme where they are still the demo's. */
 interface Taken {
   readonly rows: readonly (readonly { readonly id: string; readonly demo: boolean }[])[];
-  readonly room: StoredChoice | undefined;
+  readonly choices: readonly StoredChoice[];
 }
 
 function takeOut(database: Database, demoRoom: Room): Promise<Taken> {
@@ -54,12 +55,18 @@ function takeOut(database: Database, demoRoom: Room): Promise<Taken> {
     const room = await choices.get('room');
     // A room that was changed is the coach's own.
     const untouched = room && (room.demo === true || alike(room.value, demoRoom));
-    if (untouched) await choices.delete('room');
-    return { rows, room: untouched ? room : undefined };
+    const programmes = await choices
+      .where('key')
+      .startsWith(programmePrefix)
+      .filter(({ demo }) => demo === true)
+      .toArray();
+    const taken = [...(untouched ? [room] : []), ...programmes];
+    await choices.bulkDelete(taken.map(({ key }) => key));
+    return { rows, choices: taken };
   });
 }
 
-async function putIn(database: Database, { rows, room }: Taken): Promise<void> {
+async function putIn(database: Database, { rows, choices }: Taken): Promise<void> {
   await Promise.all(tablesOf(database).map((table, at) => table.bulkPut([...(rows[at] ?? [])])));
-  if (room) await database.choices.put(room);
+  await database.choices.bulkPut([...choices]);
 }

@@ -1,6 +1,7 @@
 import {
   bookEntrySchema,
   logEntrySchema,
+  programmeSchema,
   roomSchema,
   sheetSchema,
   sortOut,
@@ -8,6 +9,7 @@ import {
   type Sorted,
 } from '../../core/index';
 import { freshId } from '../services/fresh-id';
+import { programmePrefix } from './choices';
 import type { Database, StoredChoice, StoredCombination, StoredEntry, StoredSheet } from './database';
 
 /** Where undo stands belongs to the steps, which no backup holds. */
@@ -36,7 +38,10 @@ const readable = {
   sheets: ({ sheet }: StoredSheet) => sheetSchema.safeParse(sheet).success,
   log: ({ entry }: StoredEntry) => logEntrySchema.safeParse(entry).success,
   book: ({ entry }: StoredCombination) => bookEntrySchema.safeParse(entry).success,
-  choices: ({ key, value }: StoredChoice) => key !== 'room' || roomSchema.safeParse(value).success,
+  choices: ({ key, value }: StoredChoice) =>
+    key.startsWith(programmePrefix)
+      ? programmeSchema.safeParse(value).success
+      : key !== 'room' || roomSchema.safeParse(value).success,
 };
 
 /** Rows as a backup holds them: what cannot be read stands apart, as it is. */

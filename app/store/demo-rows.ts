@@ -1,4 +1,5 @@
 import { demoRoom } from '../../demo/room';
+import { programmePrefix } from './choices';
 import { inSums } from '../workers/in-sums';
 import type { Database } from './database';
 
@@ -19,4 +20,20 @@ export async function seedDemo(database: Database, now: Date): Promise<void> {
     await book.bulkPut([...rows.book]);
     await log.bulkPut([...rows.log]);
   });
+  // No first view shows the programme: it is planned when that one is there.
+  void seedProgramme(database, midnight);
+}
+
+async function seedProgramme(database: Database, midnight: number): Promise<void> {
+  const { log, choices } = database;
+  try {
+    const programme = await inSums((sums) => sums.demoPlan(midnight));
+    await database.transaction('rw', [log, choices], async () => {
+      // Who has cleared the demo in the meantime wants no more of it.
+      if ((await log.where('id').startsWith('demo-').count()) > 0)
+        await choices.put({ key: `${programmePrefix}${programme.id}`, value: programme, demo: true });
+    });
+  } catch {
+    // The demo is all there without it, and storage may be gone by now.
+  }
 }

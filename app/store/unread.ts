@@ -1,5 +1,5 @@
-import { readSettings, roomSchema, unfinishedRunSchema, workFault } from '../../core/index';
-import { asidePrefix } from './choices';
+import { programmeSchema, readSettings, roomSchema, unfinishedRunSchema, workFault } from '../../core/index';
+import { asidePrefix, programmePrefix } from './choices';
 import type { Database } from './database';
 import { faultOf, whyNot, type LookedAt, type StoredRecord, type Unread } from './sound';
 
@@ -28,6 +28,7 @@ async function unreadChoices({ choices }: Database): Promise<Unread[]> {
     const of = (why: string | null): Unread[] => (why === null ? [] : [{ store: 'choices', name: key, why, row }]);
     if (key.startsWith(asidePrefix)) return of('another one took its place; it is kept here');
     if (key === 'room') return of(whyNot(null, () => roomSchema.safeParse(value)));
+    if (key.startsWith(programmePrefix)) return of(whyNot(null, () => programmeSchema.safeParse(value)));
     if (key !== 'settings') return [];
     const { unread } = readSettings(value);
     return of(unread.length > 0 ? `${unread.join(', ')}: not as expected; the usual choice stands in` : null);

@@ -3,6 +3,7 @@ import {
   compareRounds,
   countsIn,
   coverageOf,
+  energyOfSession,
   expectedCount,
   logPage,
   newProgramme,
@@ -12,7 +13,7 @@ import {
   replan,
   runsOf,
   sayProgress,
-  withStates,
+  sheetOfSession,
   type Calibration,
   type ComparedRound,
   type Coverage,
@@ -23,9 +24,11 @@ import {
   type LogWish,
   type Overview,
   type Programme,
+  type ProgrammeSession,
   type ProgrammeWishes,
   type ProgressQuestion,
   type Replanned,
+  type Sheet,
   type WorkKind,
 } from '../../core/index';
 import type { Database } from '../store/database';
@@ -72,6 +75,16 @@ export class LogSums {
   /** What was worked on over a span. */
   async coverage(from: Day, to: Day): Promise<Coverage> {
     return coverageOf(await this.digests.digests(), from, to);
+  }
+
+  /** The energy of one person of a weight in the last session; null where there was none. */
+  async lastEnergy(weight: number): Promise<{ readonly title: string; readonly kcal: number } | null> {
+    const sessions = (await this.digests.digests()).filter(({ learns }) => learns);
+    const last = sessions.reduce<Digest | null>(
+      (late, each) => (late && late.startedAt > each.startedAt ? late : each),
+      null,
+    );
+    return last ? { title: last.title, kcal: Math.round(energyOfSession(last, weight) / 10) * 10 } : null;
   }
 
   /** The sheets that were run, by the titles they had last. */
@@ -133,9 +146,9 @@ export class LogSums {
     return replan(programme, await this.digests.digests(), today);
   }
 
-  /** A programme with what became of its sessions; nothing is planned anew. */
-  async withStates(programme: Programme, today: Day): Promise<Programme> {
-    return { ...programme, sessions: withStates(programme.sessions, await this.digests.digests(), today) };
+  /** The sheet of a session of a programme. */
+  sheetOfSession(wishes: ProgrammeWishes, session: ProgrammeSession, id: string): Sheet {
+    return sheetOfSession(wishes, session, id);
   }
 
   async moveSession(programme: Programme, id: string, day: Day, today: Day): Promise<Replanned | null> {

@@ -1,7 +1,8 @@
 import { demoBook } from '../../demo/combinations';
 import { demoLog } from '../../demo/log';
+import { demoProgramme } from '../../demo/programme';
 import { demoSheets } from '../../demo/sheets';
-import { compile, tally, type Sheet } from '../../core/index';
+import { compile, tally, type Programme, type Sheet } from '../../core/index';
 import type { StoredCombination, StoredEntry, StoredSheet } from '../store/database';
 import { sheetFigures, type SheetFigures } from '../store/figures';
 
@@ -26,4 +27,9 @@ export function demoRows(midnight: number): {
       return { id, startedAt, sheetId, demo: true, rev: 1, entry };
     }),
   };
+}
+
+/** The demo's programme, as the log has left it before a midnight. */
+export function demoPlan(midnight: number): Programme {
+  return demoProgramme(demoLog(midnight), midnight);
 }

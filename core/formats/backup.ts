@@ -2,6 +2,7 @@ import * as z from '../schemas';
 import { logEntrySchema } from '../log/log-entry';
 import { alike } from '../merging/three-way';
 import { bookEntrySchema } from '../sheet/book';
+import { programmeSchema } from '../sheet/programme';
 import { roomSchema } from '../sheet/room';
 import { sheetSchema } from '../sheet/schema';
 import { readVersioned, type FromFile } from './sheet-json';
@@ -23,6 +24,10 @@ const choiceRow = z.looseObject({ key: z.string().check(z.minLength(1)), value: 
   z.refine(({ key, value }) => key !== 'room' || roomSchema.safeParse(value).success, {
     path: ['value'],
     error: 'this is no room',
+  }),
+  z.refine(({ key, value }) => !key.startsWith('programme ') || programmeSchema.safeParse(value).success, {
+    path: ['value'],
+    error: 'this is no programme',
   }),
 );
 

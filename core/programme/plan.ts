@@ -25,6 +25,8 @@ export interface Plan {
   readonly broken: readonly { readonly monday: Day; readonly bound: 'rise' | 'monotony' }[];
   /** The most days by which a repeat comes later than it is due. */
   readonly late: number;
+  /** Loads of days that are over, from the first Monday on. */
+  readonly held: readonly { readonly day: Day; readonly load: Load }[];
 }
 
 /** A repeat takes about so many minutes of a session (house value). */
@@ -32,7 +34,8 @@ const minutesOfRepeat = 12;
 /** Combinations that are repeated in one session, at the most. */
 const mostRepeats = (minutes: number): number => Math.min(4, Math.max(1, Math.floor(minutes / minutesOfRepeat)));
 
-const dayOfSession = ({ day }: Pick<ProgrammeSession, 'day'>): Day => dayFromIso(day) ?? 0;
+/** The day of a session; 0 where it has none that can be. */
+export const dayOfSession = ({ day }: Pick<ProgrammeSession, 'day'>): Day => dayFromIso(day) ?? 0;
 
 /** Days of a programme: its weekdays from its beginning on, without the days off. */
 export function sessionDays({ starts, weeks, weekdays, daysOff }: ProgrammeWishes): Day[] {
@@ -189,7 +192,6 @@ export function plan(
       broken.map((bound) => ({ monday: firstDayOf(weeks[at]?.week ?? 0), bound })),
     ),
     late: Math.max(0, ...repeats.map(({ late }) => late)),
+    held: [...known.loads].flatMap(([day, load]) => (weekOfProgramme(wishes, day) >= 0 ? [{ day, load }] : [])),
   };
 }
-
-export { dayOfSession };

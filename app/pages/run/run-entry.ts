@@ -1,4 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
+import { firstValueFrom } from 'rxjs';
 import { entryOfRun, type LogEntry, type RunState, type Said } from '../../../core/index';
 import { LogService } from '../../services/log.service';
 import { Live } from './live';
@@ -21,6 +22,14 @@ export class RunEntry {
     this.entry.set(null);
     this.amended = {};
     this.sensors.begin();
+    const sheet = this.live.sheet();
+    if (sheet) void this.rememberClass(sheet.id);
+  }
+
+  /** The class is the one that this sheet was run with the last time, until somebody says another. */
+  private async rememberClass(sheetId: string): Promise<void> {
+    const group = (await firstValueFrom(this.log.lastOf$(sheetId)))?.who?.group;
+    if (group && !this.amended.who) this.amended = { ...this.amended, who: { group, names: [], people: null } };
   }
 
   private of({ deeds }: RunState, rate: number): LogEntry | null {

@@ -99,7 +99,7 @@ export class Glance {
   }
 
   private async begin(): Promise<void> {
-    const { makeChart } = await import('./charts');
+    const { makeChart } = await import('../../parts/chart/make-chart');
     this.charts = [makeChart(this.effortPlace().nativeElement), makeChart(this.strikesPlace().nativeElement)];
     this.draw();
     this.drawn.set(true);

@@ -26,6 +26,7 @@ import { FileButton } from '../../parts/fields/file-button';
 import { TextField } from '../../parts/fields/text-field';
 import { Hint } from '../../parts/hint';
 import { Pages } from '../../parts/pages';
+import { TodaysSession } from '../../parts/todays-session';
 import { UnreadList } from '../../parts/unread-list';
 import { PickPanel } from '../../parts/pick-panel';
 import { TypeAndGo, type Drafted } from './type-and-go';
@@ -57,6 +58,7 @@ const longestList = 50;
     MatMenuItem,
     MatMenuTrigger,
     RouterLink,
+    TodaysSession,
     TypeAndGo,
     LastRun,
     Pages,

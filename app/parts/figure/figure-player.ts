@@ -46,7 +46,7 @@ import { ChoiceField } from '../fields/choice-field';
 import { openFilm } from '../film/open-film';
 import { FigureCaution } from './figure-caution';
 import { FigurePicture } from './figure-picture';
-import { pngOf } from './save-picture';
+import { pngOf } from '../png-of';
 import { viewChoices } from './view-choices';
 
 /** Between two repetitions of a combination that is looked at (house value). */

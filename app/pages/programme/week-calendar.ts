@@ -1,0 +1,172 @@
+import { CdkDrag, CdkDropList, CdkDropListGroup, type CdkDragDrop } from '@angular/cdk/drag-drop';
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatTooltip } from '@angular/material/tooltip';
+import {
+  dayFromIso,
+  firstDayOf,
+  isoDay,
+  momentOf,
+  sayStep,
+  weekOf,
+  type Day,
+  type Plan,
+  type Programme,
+  type ProgrammeSession,
+} from '../../../core/index';
+
+/** A session that is to be on another day. */
+export interface Moved {
+  readonly id: string;
+  readonly day: Day;
+}
+
+interface Cell {
+  readonly day: Day;
+  readonly session: ProgrammeSession | null;
+  readonly off: boolean;
+}
+
+const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+/** A programme week by week: sessions are dragged to another day, or moved there with Alt and the arrow keys. */
+@Component({
+  selector: 'kt-week-calendar',
+  imports: [CdkDrag, CdkDropList, CdkDropListGroup, DatePipe, MatButtonModule, MatTooltip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="wide">
+      <table cdkDropListGroup aria-label="The programme by week">
+        <thead>
+          <tr>
+            <th scope="col">Week</th>
+            @for (name of weekdays; track name) {
+              <th scope="col">{{ name }}</th>
+            }
+            <th scope="col">Load</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (week of weeks(); track week.monday) {
+            <tr>
+              <th scope="row">
+                {{ week.number }}
+                @if (week.easier) {
+                  <span class="small">easier</span>
+                }
+              </th>
+              @for (cell of week.cells; track cell.day) {
+                <td
+                  cdkDropList
+                  [cdkDropListData]="cell.day"
+                  [class.today]="cell.day === today()"
+                  [class.off]="cell.off"
+                  (cdkDropListDropped)="drop($event)"
+                >
+                  <span class="date small figures">{{ momentOf(cell.day) | date: 'd MMM' }}</span>
+                  @if (cell.session; as session) {
+                    <button
+                      type="button"
+                      matButton="outlined"
+                      class="session"
+                      cdkDrag
+                      matTooltip="Opens its sheet. Drag it, or press Alt and an arrow, to move it"
+                      [attr.id]="'session-' + session.id"
+                      [class]="session.state"
+                      [cdkDragData]="session.id"
+                      [cdkDragDisabled]="session.state !== 'open'"
+                      [attr.aria-label]="labelOf(session)"
+                      [attr.aria-keyshortcuts]="session.state === 'open' ? 'Alt+ArrowLeft Alt+ArrowRight' : null"
+                      (click)="opened.emit(session)"
+                      (keydown)="nudge($event, session)"
+                    >
+                      <b class="figures">{{
+                        session.adds ? sayStep(session.adds) : session.easier ? 'easier' : 'repeat'
+                      }}</b>
+                      <span class="small">
+                        {{ session.state === 'open' ? 'effort ' + session.effort : session.state
+                        }}{{ session.repeats.length > 0 ? ' · again ' + session.repeats.length : '' }}
+                      </span>
+                    </button>
+                  } @else if (cell.off) {
+                    <span class="small soft">off</span>
+                  }
+                </td>
+              }
+              <td class="figures load">{{ week.load }}</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+  `,
+  styleUrl: './week-calendar.scss',
+})
+export class WeekCalendar {
+  readonly programme = input.required<Programme>();
+  readonly today = input.required<Day>();
+  /** Loads of days that are over, as they were. */
+  readonly held = input.required<Plan['held']>();
+  readonly moved = output<Moved>();
+  readonly opened = output<ProgrammeSession>();
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+
+  protected readonly weekdays = weekdays;
+  protected readonly momentOf = momentOf;
+  protected readonly sayStep = sayStep;
+
+  protected readonly weeks = computed(() => {
+    const { sessions, wishes } = this.programme();
+    const byDay = new Map(sessions.map((session) => [dayFromIso(session.day) ?? 0, session]));
+    const loads = new Map(this.held().map(({ day, load }) => [day, load]));
+    const first = weekOf(dayFromIso(wishes.starts) ?? 0);
+    const last = Math.max(first + wishes.weeks - 1, ...[...byDay.keys()].map(weekOf));
+    return Array.from({ length: last - first + 1 }, (_, at) => {
+      const monday = firstDayOf(first + at);
+      const cells = Array.from({ length: 7 }, (_each, weekday): Cell => {
+        const day = monday + weekday;
+        return { day, session: byDay.get(day) ?? null, off: wishes.daysOff.includes(isoDay(day)) };
+      });
+      const held = cells.flatMap(({ session }) => (session && session.state !== 'missed' ? [session] : []));
+      return {
+        ...{ monday, cells, number: at + 1, easier: held.some(({ easier }) => easier) },
+        load: Math.round(
+          cells.reduce((sum, { day, session }) => {
+            const planned = session?.state === 'open' ? session.effort * session.minutes : 0;
+            return sum + (loads.get(day) ?? planned);
+          }, 0),
+        ),
+      };
+    });
+  });
+
+  protected labelOf(session: ProgrammeSession): string {
+    const { day, adds, repeats, effort, state } = session;
+    return [
+      day,
+      state,
+      ...(adds ? [`new: ${sayStep(adds)}`] : []),
+      ...(repeats.length > 0 ? [`again: ${repeats.join('; ')}`] : []),
+      `effort ${effort}`,
+    ].join(', ');
+  }
+
+  protected drop({ item, container, previousContainer }: CdkDragDrop<Day, Day, string>): void {
+    if (container !== previousContainer) this.moved.emit({ id: item.data, day: container.data });
+  }
+
+  /** One day on or back, over days that are taken. */
+  protected nudge(event: KeyboardEvent, session: ProgrammeSession): void {
+    if (!event.altKey || session.state !== 'open') return;
+    const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -7, ArrowDown: 7 }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    const taken = new Set(this.programme().sessions.map(({ day }) => day));
+    let day = (dayFromIso(session.day) ?? 0) + by;
+    while (taken.has(isoDay(day))) day += Math.sign(by);
+    this.moved.emit({ id: session.id, day });
+    // The session is drawn in another place: whoever moves it goes with it.
+    setTimeout(() => this.host.querySelector<HTMLElement>(`#session-${CSS.escape(session.id)}`)?.focus(), 300);
+  }
+}

@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { of, switchMap } from 'rxjs';
+import { mostPulse, pulseAt, settingsSchema } from '../../../core/index';
+import { NumberField } from '../../parts/fields/number-field';
+import { ProgressService } from '../../services/progress.service';
+import { SettingsService } from '../../services/settings.service';
+
+/** Shares of the reserve at which a range begins (house values in the usual order). */
+const ranges = [
+  { name: 'easy', from: 0.3, to: 0.5 },
+  { name: 'steady', from: 0.5, to: 0.65 },
+  { name: 'hard', from: 0.65, to: 0.8 },
+  { name: 'very hard', from: 0.8, to: 0.9 },
+] as const;
+
+/** Energy of the last session for a weight, and pulse ranges for an age and a pulse at rest; both optional, estimates, no advice. */
+@Component({
+  selector: 'kt-body-figures',
+  imports: [NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Energy and pulse</h2>
+    <div class="line">
+      <kt-number-field
+        label="Weight, if you like"
+        unit="kg"
+        [value]="settings.settings().weight"
+        [schema]="schemas.weight"
+        (put)="settings.change({ weight: $event })"
+      />
+      <kt-number-field
+        label="Age"
+        [value]="sensors().age"
+        [schema]="age"
+        (put)="put({ age: $event ?? sensors().age })"
+      />
+      <kt-number-field
+        label="Pulse at rest"
+        [value]="sensors().rest"
+        [schema]="rest"
+        (put)="put({ rest: $event ?? sensors().rest })"
+      />
+    </div>
+    @if (energy(); as last) {
+      <p>
+        “{{ last.title }}”: about <b class="figures">{{ last.kcal }} kcal</b> for one person of that weight.
+      </p>
+    } @else {
+      <p class="soft">Energy is worked out only where a weight is given.</p>
+    }
+    <ul class="line">
+      @for (range of pulses(); track range.name) {
+        <li>
+          {{ range.name }} <b class="figures">{{ range.from }}–{{ range.to }}</b>
+        </li>
+      }
+    </ul>
+    <p class="soft small">
+      Estimates from tables (METs of the Compendium 2011; pulse by Tanaka 2001 and Karvonen 1957), no medical advice.
+      After a long break, with heart or joint trouble or in pregnancy ask a doctor first.
+    </p>
+  `,
+  styles: `
+    kt-number-field:first-child {
+      width: 13rem;
+    }
+  `,
+  host: { class: 'card stack' },
+})
+export class BodyFigures {
+  private readonly progress = inject(ProgressService);
+  protected readonly settings = inject(SettingsService);
+  protected readonly schemas = settingsSchema.shape;
+  protected readonly sensors = computed(() => this.settings.settings().sensors);
+  protected readonly age = this.schemas.sensors._zod.def.innerType.shape.age;
+  protected readonly rest = this.schemas.sensors._zod.def.innerType.shape.rest;
+  private readonly weight = computed(() => this.settings.settings().weight);
+  protected readonly energy = toSignal(
+    toObservable(this.weight).pipe(
+      switchMap((weight) =>
+        weight === null ? of(null) : this.progress.watch((progress) => progress.ask('lastEnergy', weight)),
+      ),
+    ),
+  );
+  protected readonly pulses = computed(() => {
+    const { age, rest } = this.sensors();
+    const at = (share: number): number => Math.round(pulseAt(rest, mostPulse(age), share));
+    return ranges.map(({ name, from, to }) => ({ name, from: at(from), to: at(to) }));
+  });
+
+  protected put(change: Partial<{ age: number; rest: number }>): void {
+    this.settings.change({ sensors: { ...this.sensors(), ...change } });
+  }
+}
