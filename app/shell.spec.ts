@@ -38,6 +38,8 @@ describe('the frame', () => {
       'Room',
       'Bench',
       'Log',
+      'Progress',
+      'Programme',
       'Settings',
     ]);
     expect(host.querySelector('[aria-current=page]')?.textContent).toContain('Sheets');

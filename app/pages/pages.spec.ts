@@ -111,7 +111,7 @@ describe('the log', () => {
   const entries = (page: HTMLElement): HTMLElement[] => [
     ...page.querySelectorAll<HTMLElement>('tr[mat-row]:not(.under)'),
   ];
-  const ready = (page: HTMLElement): boolean => entries(page).length === 6;
+  const ready = (page: HTMLElement): boolean => entries(page).length === 25;
 
   it('stands the latest first, with planned and done, and in other orders', async () => {
     const { host } = await open(LogPage, ready);
@@ -119,21 +119,18 @@ describe('the log', () => {
       entries(host).map(
         (row) => row.querySelector(`.mat-column-${name}`)?.textContent?.trim().replace(/\s+/g, ' ') ?? '',
       );
-    expect(column('when').map((when) => when.slice(0, 10))).toEqual([
-      'Sun 22 Nov',
-      'Fri 20 Nov',
-      'Wed 18 Nov',
-      'Sun 15 Nov',
-      'Fri 13 Nov',
-      'Wed 11 Nov',
-    ]);
+    expect(
+      column('when')
+        .slice(0, 6)
+        .map((when) => when.slice(0, 10)),
+    ).toEqual(['Sun 22 Nov', 'Fri 20 Nov', 'Wed 18 Nov', 'Sun 15 Nov', 'Fri 13 Nov', 'Wed 11 Nov']);
     const given = entries(host).find((each) => each.textContent.includes('given up'));
     expect(given?.textContent).toContain('24:48');
     expect(given?.textContent).toContain('of 40:00');
-    const times = column('time').map((time) => Number(time.split(':')[0]));
     host.querySelector<HTMLElement>('th.mat-column-time .mat-sort-header-container')?.click();
     await shows(host, () => column('time')[0]?.startsWith('10:00') ?? false);
-    expect(column('time').map((time) => Number(time.split(':')[0]))).toEqual([...times].sort((a, b) => a - b));
+    const times = column('time').map((time) => Number(time.split(':')[0]));
+    expect(times).toEqual([...times].sort((a, b) => a - b));
   });
 
   it('keeps what is added afterwards, and refuses a count that cannot be', async () => {

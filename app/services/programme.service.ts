@@ -1,6 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { map, type Observable } from 'rxjs';
 import {
+  alike,
   programmeSchema,
   type Day,
   type Programme,
@@ -72,14 +73,17 @@ export class ProgrammeService {
     };
   }
 
-  /** Keeps what planning anew by itself has come to; that is no change of the coach's, and an untouched demo stays one. */
-  async keep(programme: Programme): Promise<void> {
-    const key = keyOf(programme);
+  /**
+   * Keeps what planning `before` anew by itself has come to, unless it is another one by now. That is no change of the
+   * coach's, and an untouched demo stays one.
+   */
+  async keep(before: Programme, after: Programme): Promise<void> {
+    const key = keyOf(after);
     await this.store.write('the programme', key, (database) =>
       database.transaction('rw', database.choices, async () => {
         const row = await database.choices.get(key);
-        if (row && isProgramme(row.value))
-          await database.choices.put({ ...row, value: programme, rev: (row.rev ?? 0) + 1 });
+        if (row && alike(row.value, before))
+          await database.choices.put({ ...row, value: after, rev: (row.rev ?? 0) + 1 });
       }),
     );
   }
@@ -106,7 +110,7 @@ export class ProgrammeService {
     const sheet = await this.progress.ask('sheetOfSession', programme.wishes, session, freshId());
     await this.sheets.add(sheet);
     const sessions = programme.sessions.map((each) => (each.id === session.id ? { ...each, sheetId: sheet.id } : each));
-    await this.keep({ ...programme, sessions });
+    await this.keep(programme, { ...programme, sessions });
     return sheet.id;
   }
 }

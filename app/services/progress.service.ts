@@ -14,7 +14,7 @@ const together = 60;
 export class ProgressService implements OnDestroy {
   private readonly store = inject(Store);
   private readonly name = inject(databaseName);
-  private helper: Helper<LogWorker> | null = null;
+  private helper: Promise<Helper<LogWorker>> | null = null;
   private here: LogSums | null = null;
 
   /** What a question comes to, again whenever the log or the book has changed. */
@@ -36,10 +36,10 @@ export class ProgressService implements OnDestroy {
     await this.store.database();
     if (this.store.keeping().where === 'device')
       try {
-        this.helper ??= await this.start();
-        return (await this.helper.ask((worker) => worker.ask(name, args))) as Awaited<ReturnType<LogSums[Name]>>;
+        const helper = await (this.helper ??= this.start());
+        return (await helper.ask((worker) => worker.ask(name, args))) as Awaited<ReturnType<LogSums[Name]>>;
       } catch {
-        this.end();
+        // It is answered here; questions that the worker is still at are left to it.
       }
     const { LogSums: Sums } = await import('../workers/log-sums');
     this.here ??= new Sums(await this.store.database());
@@ -55,12 +55,10 @@ export class ProgressService implements OnDestroy {
     return helper;
   }
 
-  private end(): void {
-    this.helper?.end();
-    this.helper = null;
-  }
-
   ngOnDestroy(): void {
-    this.end();
+    void this.helper?.then(
+      (helper) => helper.end(),
+      () => undefined,
+    );
   }
 }

@@ -24,7 +24,7 @@ describe('what the browser keeps', () => {
     const here = sheetsHere();
     await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23)));
     await until(
-      () => here()?.rows.length === demoSheets.length && demo.left() === demoSheets.length + demoBook.length + 6,
+      () => here()?.rows.length === demoSheets.length && demo.left() === demoSheets.length + demoBook.length + 34,
     );
     const putBack = await demo.clear();
     await until(() => here()?.rows.length === 0);
@@ -195,10 +195,10 @@ describe('what the browser keeps', () => {
     const log = TestBed.inject(LogService);
     await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23)));
     const putBack = await log.remove('demo-entry-1');
-    expect(await (await TestBed.inject(Store).database()).log.count()).toBe(34);
+    expect(await (await TestBed.inject(Store).database()).log.count()).toBe(33);
     await putBack();
     const here = logHere();
-    await until(() => here()?.length === 35);
+    await until(() => here()?.length === 34);
   });
 
   it('file names are made of titles', () => {

@@ -15,7 +15,12 @@ function wordsOf({ title, note, who }: LogEntry): string {
 function digestFor(row: StoredEntry): StoredDigest | null {
   if (faultOf('log', row) !== null) return null;
   const { id, rev = 0, entry } = row;
-  return { id, rev, made, digest: digestOfRun(entry), words: wordsOf(entry) };
+  try {
+    return { id, rev, made, digest: digestOfRun(entry), words: wordsOf(entry) };
+  } catch {
+    // One entry that cannot be added up (its sheet unfolds beyond all bounds, say) does not take the others with it.
+    return null;
+  }
 }
 
 /**

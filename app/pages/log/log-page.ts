@@ -101,7 +101,8 @@ export class LogPage {
   );
   protected readonly rows = computed(() => this.page()?.rows);
   protected readonly searching = computed(() => this.wish() !== anyEntry);
-  protected readonly byId = (_: number, { entry }: Row): string => entry.id;
+  /** With its head: a row that gets one is drawn anew, the head above it. */
+  protected readonly byId = (_: number, { entry, head }: Row): string => `${entry.id} ${head?.key ?? ''}`;
   protected readonly hasHead = (_: number, { head }: Row): boolean => head !== null;
 
   /** Left and right of the last four weeks, as planned and by the share that was done; null where nothing was run. */

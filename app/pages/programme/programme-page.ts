@@ -7,6 +7,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
 import { Router } from '@angular/router';
 import {
+  alike,
   dayFromIso,
   dayOf,
   isoDay,
@@ -141,9 +142,9 @@ export class ProgrammePage {
     if (!programme) return;
     const next = await this.programmes.replan(programme, this.today);
     this.plan.set(next.plan);
-    if (JSON.stringify(next.programme) === JSON.stringify(programme)) return;
+    if (alike(next.programme, programme)) return;
     if (next.moved.length > 0) this.moved.set(next.moved);
-    await this.programmes.keep(next.programme);
+    await this.programmes.keep(programme, next.programme);
   }
 
   protected pick(id: string): void {

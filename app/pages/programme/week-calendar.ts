@@ -1,6 +1,15 @@
 import { CdkDrag, CdkDropList, CdkDropListGroup, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  output,
+} from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import {
@@ -141,6 +150,20 @@ export class WeekCalendar {
     });
   });
 
+  /** The session that is being moved by keys: it is drawn in another place, and whoever moves it goes with it. */
+  private following: Moved | null = null;
+
+  constructor() {
+    afterRenderEffect(() => {
+      const { sessions } = this.programme();
+      const { following } = this;
+      // Not before it is there: the programme may be drawn anew for another reason first.
+      if (!following || !sessions.some(({ id, day }) => id === following.id && day === isoDay(following.day))) return;
+      this.host.querySelector<HTMLElement>(`#session-${CSS.escape(following.id)}`)?.focus();
+      this.following = null;
+    });
+  }
+
   protected labelOf(session: ProgrammeSession): string {
     const { day, adds, repeats, effort, state } = session;
     return [
@@ -165,8 +188,7 @@ export class WeekCalendar {
     const taken = new Set(this.programme().sessions.map(({ day }) => day));
     let day = (dayFromIso(session.day) ?? 0) + by;
     while (taken.has(isoDay(day))) day += Math.sign(by);
+    this.following = { id: session.id, day };
     this.moved.emit({ id: session.id, day });
-    // The session is drawn in another place: whoever moves it goes with it.
-    setTimeout(() => this.host.querySelector<HTMLElement>(`#session-${CSS.escape(session.id)}`)?.focus(), 300);
   }
 }

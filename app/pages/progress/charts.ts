@@ -164,8 +164,13 @@ export function coverageChart({ coverage, neglected }: Overview): Chart {
             tooltip: { ...frame(colours).tooltip, trigger: 'item' },
             grid: { left: 84, right: 12, top: 8, bottom: 40 },
             xAxis: {
-              ...{ type: 'category', data: shownGroups, ...axis(colours), splitLine: { show: false } },
+              ...{
+                type: 'category',
+                data: shownGroups.map((group) => group.replace(' punches', '')),
+                ...axis(colours),
+              },
               axisLabel: { color: colours.soft, interval: 0, fontSize: 11, width: 58, overflow: 'break' },
+              splitLine: { show: false },
             },
             yAxis: { type: 'category', data: used, inverse: true, ...axis(colours), splitLine: { show: false } },
             visualMap: {

@@ -1,0 +1,180 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test, type Page } from '@playwright/test';
+import { choose } from './hands';
+
+const csvFile = (text: string) => ({ name: 'old.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+
+async function saved(page: Page, press: () => Promise<void>): Promise<string> {
+  const [download] = await Promise.all([page.waitForEvent('download'), press()]);
+  return readFile((await download.path()) ?? '', 'utf8');
+}
+
+test('run, finish in three taps, and see it in log, progress and programme', async ({ page }) => {
+  await page.goto('/sheets');
+  const text = '# Short one\nlevel: beginner\nbag: heavy\nround 0:30: 1 2 3b\n';
+  await page.getByLabel('Import').setInputFiles({ name: 'a.txt', mimeType: 'text/plain', buffer: Buffer.from(text) });
+  await page.getByRole('link', { name: 'Short one', exact: true }).click();
+  await page.getByRole('link', { name: 'Run', exact: true }).click();
+  await page.getByRole('button', { name: /^Start/ }).click();
+  await expect(page.locator('.clock')).toHaveText(/0:2\d/, { timeout: 20_000 });
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('It is in the log')).toBeVisible();
+  await page.getByRole('radio', { name: '7', exact: true }).click();
+  await page.getByLabel('Punches counted, if anyone counted').fill('30');
+  await page.getByRole('option', { name: 'Wrist bends at impact' }).click();
+  await page.getByRole('button', { name: /^More: who/ }).click();
+  await page.getByLabel('Class', { exact: true }).fill('Night watch');
+  await page.getByLabel('Names, parted by commas').fill('Wren, Ada');
+  await page.getByLabel('Names, parted by commas').blur();
+  await page.getByLabel('Effort of round 1').fill('8');
+  await page.getByLabel('Effort of round 1').blur();
+
+  await page.getByRole('link', { name: 'To the log' }).click();
+  const row = page.getByRole('row', { name: /Short one/ });
+  await expect(row).toContainText('30 counted');
+  await expect(row).toContainText('effort 7');
+  await expect(row).toContainText('Night watch');
+
+  // Said anew, it keeps what it was; a person is taken out everywhere.
+  await row.getByRole('button', { name: /^Change the entry/ }).click();
+  await page.getByRole('radio', { name: '5', exact: true }).click();
+  await expect(row).toContainText('effort 5');
+  await page.getByRole('button', { name: /^More: who/ }).click();
+  await expect(page.getByText(/: effort 7$/)).toBeVisible();
+  await page.getByRole('button', { name: 'More of the log' }).click();
+  await page.getByRole('menuitem', { name: 'Take a person out' }).click();
+  await choose(page, 'Who', 'Wren', page.getByRole('region', { name: 'Take a person out' }));
+  await page.getByRole('button', { name: 'Take Wren out' }).click();
+  await expect(page.getByText('Wren is out of 1 entry')).toBeVisible();
+  const rows = await saved(page, () => page.getByRole('button', { name: 'CSV out' }).click());
+  expect(rows).toMatch(/Short one.*,Night watch,,Ada,/);
+
+  await page.goto('/progress');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Progress');
+  await choose(page, 'Class', 'Night watch');
+  await expect(page.getByText(/“Wrist bends at impact” was seen once/)).toBeVisible();
+  await page.goto('/programme');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Programme');
+  await expect(page.getByRole('table', { name: 'The programme by week' })).toBeVisible();
+});
+
+test('the log is searched, put together, compared; a session by hand and tables come in', async ({ page }) => {
+  await page.goto('/log');
+  await expect(page.getByText('34 entries')).toBeVisible();
+  await page.getByLabel('Find').fill('alarm');
+  await expect(page.getByText('1 entry', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await choose(page, 'Fault seen', 'Wrist bends at impact');
+  await expect(page.getByText('4 entries')).toBeVisible();
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await page.getByRole('radio', { name: 'By week' }).click();
+  await expect(page.getByText(/^\d sessions?, load \d+$/).first()).toBeVisible();
+  await expect(page.locator('td.head b').first()).toContainText('Week of');
+
+  await page.getByRole('checkbox', { name: 'Compare the entry of Tower, first watch' }).nth(0).check();
+  await page.getByRole('checkbox', { name: 'Compare the entry of Tower, first watch' }).nth(1).check();
+  await page.getByRole('button', { name: 'Compare the two' }).click();
+  const both = page.getByRole('table', { name: 'Two runs side by side' });
+  await expect(both.getByRole('row', { name: /^Round 1/ })).toContainText('planned');
+  await expect(both.getByRole('row', { name: /^Effort/ })).toContainText('7');
+
+  await page.getByRole('button', { name: 'By hand' }).click();
+  const hand = page.getByRole('form', { name: 'A session by hand' });
+  await hand.getByLabel('What it was').fill('In the yard');
+  await hand.getByLabel('Minutes').fill('45');
+  await hand.getByLabel('At', { exact: true }).fill('late');
+  await hand.getByRole('button', { name: 'Put it in' }).click();
+  await expect(hand.getByText('write a time as 18:30')).toBeVisible();
+  await hand.getByLabel('At', { exact: true }).fill('6:30');
+  await hand.getByLabel('Effort').fill('6');
+  await hand.getByRole('button', { name: 'Put it in' }).click();
+  await expect(page.getByRole('row', { name: /In the yard/ })).toContainText('45:00');
+  await expect(page.getByRole('row', { name: /In the yard/ })).toContainText('by hand');
+
+  // A table of other origin: its columns are guessed, what is wrong is said, and all of it can be undone.
+  await page.getByLabel('CSV in').setInputFiles(csvFile('Day;Duration;RPE\n01.02.2026;30:00;5\nsoon;20;3\n'));
+  await expect(page.getByText('1 can be taken in, 1 cannot:')).toBeVisible();
+  await expect(page.getByText('Line 3: “soon” is no date')).toBeVisible();
+  await page.getByRole('button', { name: 'Take 1 in' }).click();
+  await expect(page.getByText('36 entries')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('35 entries')).toBeVisible();
+  await page.getByLabel('CSV in').setInputFiles(csvFile('nothing'));
+  await expect(page.getByRole('alert')).toContainText('this is no table');
+
+  // Our own file comes back: changed entries are said anew, unchanged ones left alone.
+  const out = await saved(page, () => page.getByRole('button', { name: 'CSV out' }).click());
+  await page.getByLabel('CSV in').setInputFiles(csvFile(out.replace(/(In the yard.*?),6,/, '$1,9,')));
+  await expect(page.getByText('0 added, 1 changed')).toBeVisible();
+  await expect(page.getByRole('row', { name: /In the yard/ })).toContainText('effort 9');
+});
+
+test('every chart has a sentence, a table, and goes out as PNG and CSV; a suggestion becomes a sheet', async ({
+  page,
+}) => {
+  await page.goto('/progress');
+  const cards = page.locator('kt-chart-card');
+  await expect(cards).toHaveCount(5);
+  for (const card of await cards.all()) {
+    await expect(card.locator('svg')).toBeVisible();
+    expect((await card.locator('p').first().textContent())?.length).toBeGreaterThan(20);
+    await card.getByRole('button', { name: 'Table' }).click();
+    await expect.poll(() => card.getByRole('row').count()).toBeGreaterThan(2);
+  }
+  const table = await saved(page, () => page.getByRole('button', { name: 'CSV of Load by week' }).click());
+  expect(table.split('\r\n')[0]).toBe('Week of,Sessions,Load,Monotony,Strain,Against the weeks before,To know');
+  const [png] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'PNG of Load by week' }).click(),
+  ]);
+  expect((await readFile((await png.path()) ?? '')).subarray(1, 4).toString()).toBe('PNG');
+  // A coach's own wish changes what is said to be neglected.
+  await page.getByLabel('At least, to the body').fill('60');
+  await page.getByLabel('At least, to the body').blur();
+  await expect(page.getByText(/where 60 % are wanted/).first()).toBeVisible();
+  await page.getByLabel('Weight, if you like').fill('70');
+  await page.getByLabel('Weight, if you like').blur();
+  await expect(page.getByText(/\d+ kcal/)).toBeVisible();
+  await page
+    .getByRole('button', { name: /^New sheet with/ })
+    .first()
+    .click();
+  await expect(page).toHaveURL(/\/sheets\//);
+  await expect(page.locator('kt-block-view')).toHaveCount(5);
+});
+
+test('a programme is planned, moved by keys, its sheet opened, and goes to the calendar and back', async ({ page }) => {
+  await page.goto('/programme');
+  await expect(page.locator('.session').first()).toBeVisible();
+  await page.keyboard.press('n');
+  const form = page.getByRole('form', { name: 'A programme' });
+  await form.getByLabel('Combination to get to').fill('1 2 nonsense');
+  await form.getByRole('button', { name: 'Plan it' }).click();
+  await expect(form.getByText(/is not a move/)).toBeVisible();
+  await form.getByLabel('Combination to get to').fill('6 5 6 3');
+  await form.getByLabel('Weeks', { exact: true }).fill('2');
+  await form.getByRole('button', { name: 'Plan it' }).click();
+  const sessions = page.locator('.session');
+  await expect(sessions).toHaveCount(6);
+  await expect(sessions.first()).toContainText('6');
+  const first = await sessions.first().getAttribute('aria-label');
+  await sessions.first().focus();
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(sessions.first()).not.toHaveAttribute('aria-label', first ?? '');
+  await expect(sessions.first()).toBeFocused();
+  const calendar = await saved(page, () => page.getByRole('button', { name: 'Calendar file' }).click());
+  expect(calendar.match(/BEGIN:VEVENT/g)?.length).toBe(6);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(sessions.first()).toHaveAttribute('aria-label', first ?? '');
+  await page
+    .getByLabel('Calendar in')
+    .setInputFiles({ name: 'a.ics', mimeType: 'text/calendar', buffer: Buffer.from(calendar) });
+  await expect(page.getByText('1 session moved as in the calendar')).toBeVisible();
+
+  await page.keyboard.press('t');
+  await expect(page).toHaveURL(/\/sheets\//);
+  await expect(page.getByLabel('Title of the sheet')).toHaveValue(/: 6$/);
+  await page.goBack();
+  await page.reload();
+  await expect(sessions).toHaveCount(6);
+});
