@@ -23,23 +23,16 @@ import {
   type LogPage,
   type LogWish,
   type Overview,
+  type PlannedPart,
   type Programme,
   type ProgrammeSession,
   type ProgrammeWishes,
   type ProgressQuestion,
   type Replanned,
   type Sheet,
-  type WorkKind,
 } from '../../core/index';
 import type { Database } from '../store/database';
 import { Digests } from '../store/digests';
-
-/** What is planned of a kind of work at a pace. */
-export interface PlannedPart {
-  readonly planned: number;
-  readonly kind: WorkKind;
-  readonly pace: number;
-}
 
 /** How a sheet has gone, in a sentence, and its last two runs round by round. */
 export interface SheetStory {

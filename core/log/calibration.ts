@@ -1,7 +1,7 @@
 // What people really throw, of what is planned. Formulas and where they come from: docs/progress.md. Begin with `calibrate`.
 import type { PaceFactor } from '../units';
 import type { Day } from './day';
-import type { Digest, WorkKind } from './digest';
+import type { Digest, PlannedPart, WorkKind } from './digest';
 
 /** A count against its plan: the ratio, when it was taken, and of what. */
 export interface Counted {
@@ -203,11 +203,7 @@ const fourOfFive = 1.2816;
  * differ from each other.
  * @example expectedCount([{ planned: 700, kind: 'build', pace: 1 }], calibration, 'beginner') // { count: 640, least: 540, … }
  */
-export function expectedCount(
-  parts: readonly { readonly planned: number; readonly kind: WorkKind; readonly pace: PaceFactor }[],
-  calibration: Calibration,
-  group: string,
-): Expected {
+export function expectedCount(parts: readonly PlannedPart[], calibration: Calibration, group: string): Expected {
   const all = parts.reduce((sum, { planned }) => sum + planned, 0);
   let [count, sd, counts] = [0, 0, calibration.groups.get(group)?.counts ?? 0];
   for (const { planned, kind, pace } of parts) {

@@ -100,6 +100,21 @@ export function workKindOf(leaf: Pick<Leaf, 'doing' | 'combination' | 'stage'>):
   return leaf.stage ? 'build' : (workKinds[leaf.doing] ?? null);
 }
 
+/** Punches that are planned, by the kind of work and the pace they are planned at. */
+export interface PlannedPart {
+  readonly planned: number;
+  readonly kind: WorkKind;
+  readonly pace: PaceFactor;
+}
+
+/** What a session plans, leaf by leaf. `plannedParts(compile(sheet)).reduce((sum, { planned }) => sum + planned, 0)` */
+export function plannedParts({ leaves }: Timeline): PlannedPart[] {
+  return leaves.flatMap((leaf): PlannedPart[] => {
+    const [kind, planned] = [workKindOf(leaf), planLeaf(leaf).counts.punches];
+    return kind === null || planned === 0 ? [] : [{ planned, kind, pace: leaf.pace }];
+  });
+}
+
 interface Sums {
   readonly cells: Partial<Record<Cell, number>>;
   readonly worked: Map<string, Worked>;

@@ -71,13 +71,30 @@ export class LogPage {
     source: this.entry,
     computation: (id) => id ?? null,
   });
-  protected readonly wish = signal<LogWish>(anyEntry);
+  /** The sheet whose entries are asked for, where an address asks for one. */
+  readonly sheet = input<string>();
+  protected readonly wish = linkedSignal<string | undefined, LogWish>({
+    source: this.sheet,
+    computation: (sheetId) => (sheetId === undefined ? anyEntry : { ...anyEntry, sheetId }),
+  });
   protected readonly pageIndex = linkedSignal<LogWish, number>({ source: this.wish, computation: () => 0 });
   protected readonly pageSize = longestList;
   protected readonly columns = ['choose', 'when', 'title', 'time', 'rounds', 'punches', 'effort', 'change'];
+  /** Its last two runs stand beside each other at once. */
+  private readonly lastTwo = toSignal(
+    toObservable(this.sheet).pipe(
+      switchMap(async (id) => (id === undefined ? [] : (await this.progress.ask('story', id)).runs.slice(-2))),
+    ),
+    { initialValue: [] },
+  );
   /** What is open beside the list. */
-  protected readonly side = signal<'by hand' | 'compare' | 'forget' | null>(null);
-  protected readonly chosen = signal<readonly string[]>([]);
+  protected readonly chosen = linkedSignal((): readonly string[] => {
+    const ids = this.lastTwo().map(({ id }) => id);
+    return ids.length === 2 ? ids : [];
+  });
+  protected readonly side = linkedSignal((): 'by hand' | 'compare' | 'forget' | null =>
+    this.lastTwo().length === 2 ? 'compare' : null,
+  );
   protected readonly mapping = signal<Extract<Incoming, { kind: 'other' }> | null>(null);
   protected readonly refusal = signal<string | null>(null);
 

@@ -18,6 +18,7 @@ import { firstValueFrom } from 'rxjs';
 import { addedMs, compile, faultsSeen, nameOfFault, sayClock, withRemindersOf, type Sheet } from '../../../core/index';
 import { Hint } from '../../parts/hint';
 import { EntryForm } from '../../parts/entry-form';
+import { SheetStory } from '../../parts/sheet-story';
 import { Stage } from '../../parts/stage/stage';
 import { KeysService } from '../../services/keys.service';
 import { SettingsService } from '../../services/settings.service';
@@ -56,6 +57,7 @@ import { NoticeService } from '../../services/notice.service';
     MatButtonToggleModule,
     RouterLink,
     EntryForm,
+    SheetStory,
     LivePanel,
     SoundCheck,
     Stage,

@@ -52,6 +52,7 @@ import { OtherHands } from './other-hands';
 import { Rows } from './rows';
 import { SessionStrip } from './session-strip';
 import { LastRun } from '../../parts/last-run';
+import { SheetStory } from '../../parts/sheet-story';
 import type { Entered } from './typed-piece';
 import { SheetTotals } from './sheet-totals';
 import { SidePanel, type SideTab } from './side-panel';
@@ -89,6 +90,7 @@ const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[]
     BlockView,
     EntryBar,
     LastRun,
+    SheetStory,
     MarkedBar,
     PrintSheet,
     SessionStrip,

@@ -1,0 +1,52 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { RouterLink } from '@angular/router';
+import { debounceTime, switchMap } from 'rxjs';
+import { dayOf, plannedParts, type Sheet, type Timeline } from '../../core/index';
+import { ProgressService } from '../services/progress.service';
+
+/** While a sheet is being changed, what is expected of it waits this long. */
+const calmMs = 400;
+
+/** How a sheet has gone of late, and how many punches are to be expected of it by what was counted before. */
+@Component({
+  selector: 'kt-sheet-story',
+  imports: [RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (expected(); as expected) {
+      @if (expected.counts > 0) {
+        <span
+          >· by your counts <b class="figures">{{ expected.least }}–{{ expected.most }}</b> punches</span
+        >
+      }
+    }
+    @if (story()?.sentence; as sentence) {
+      <span> {{ timeline() ? '· ' : '' }}{{ sentence }}</span>
+      <a routerLink="/log" [queryParams]="{ sheet: sheet().id }">Round by round</a>
+    }
+  `,
+})
+export class SheetStory {
+  readonly sheet = input.required<Sheet>();
+  /** Where it is still planned: what is to be expected is said, too. */
+  readonly timeline = input<Timeline>();
+  private readonly progress = inject(ProgressService);
+
+  private readonly asked = computed(() => {
+    const [sheet, timeline] = [this.sheet(), this.timeline()];
+    return { id: sheet.id, level: sheet.class.level ?? 'any', parts: timeline ? plannedParts(timeline) : [] };
+  });
+  private readonly id = computed(() => this.sheet().id);
+  protected readonly expected = toSignal(
+    toObservable(this.asked).pipe(
+      debounceTime(calmMs),
+      switchMap(({ id, level, parts }) =>
+        this.progress.watch((progress) => progress.ask('expected', id, level, parts, dayOf(Date.now()))),
+      ),
+    ),
+  );
+  protected readonly story = toSignal(
+    toObservable(this.id).pipe(switchMap((id) => this.progress.watch((progress) => progress.ask('story', id)))),
+  );
+}
