@@ -8,6 +8,7 @@ import { benchFigure } from './figure';
 import { benchFilm } from './film';
 import { benchFirstView } from './first-view';
 import { benchPages } from './pages';
+import { benchProgress } from './progress';
 import { benchEditing } from './editing';
 import { benchKeystroke } from './keystroke';
 import { benchOnsets } from './onsets';
@@ -37,3 +38,4 @@ try {
   server.kill();
 }
 await benchPages();
+await benchProgress();

@@ -57,6 +57,8 @@ test('with the server gone everything works: all views, a run with its voice, a 
     '/room',
     '/bench',
     '/log',
+    '/progress',
+    '/programme',
     '/calls/demo-ten-minutes',
   ];
   for (const path of views) {

@@ -197,6 +197,22 @@ export const views: readonly ViewState[] = [
     },
   },
   {
+    name: 'progress',
+    path: '/progress',
+    prepare: async (page) => {
+      await page.locator('kt-chart-card svg').first().waitFor();
+      await page.getByRole('button', { name: 'Table' }).first().click();
+    },
+  },
+  {
+    name: 'programme',
+    path: '/programme',
+    prepare: async (page) => {
+      await page.locator('.session').first().waitFor();
+      await page.getByRole('button', { name: 'New programme' }).click();
+    },
+  },
+  {
     name: 'log',
     path: '/log',
     prepare: async (page) => {

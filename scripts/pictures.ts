@@ -150,7 +150,6 @@ const pictures: readonly Picture[] = [
   },
   { name: 'run-rest', path: '/run/demo-first-watch', prepare: (page) => runTo(page, /^Rest/, 3) },
   { name: 'run-show', path: '/run/demo-first-watch', prepare: (page) => runTo(page, /^(Show|Watch)/, 6) },
-  { name: 'run-core', path: '/run/demo-first-watch', prepare: (page) => runTo(page, /^Core/, 3) },
   {
     name: 'wall',
     path: '/wall',
@@ -159,7 +158,6 @@ const pictures: readonly Picture[] = [
     prepare: (page) => wallOf(page),
   },
   { name: 'wall-lane', path: '/wall', size: wallSize, prepare: (page) => wallOf(page, /^one lane/) },
-  { name: 'wall-clock', path: '/wall', dark: true, size: wallSize, prepare: (page) => wallOf(page, /^the clock/) },
   {
     name: 'remote',
     path: '/remote',
@@ -171,6 +169,8 @@ const pictures: readonly Picture[] = [
       await page.getByRole('button', { name: 'Everyone with me' }).waitFor();
     },
   },
+  { name: 'progress', path: '/progress', prepare: (page) => page.locator('kt-chart-card svg').nth(1).waitFor() },
+  { name: 'programme', path: '/programme', prepare: (page) => page.locator('.session').first().waitFor() },
   { name: 'log', path: '/log', prepare: (page) => page.locator('tr[mat-row]').first().waitFor() },
   {
     name: 'settings',

@@ -27,7 +27,7 @@ const through = (blob: Blob, stream: GenericTransformStream): Promise<Blob> =>
 const isGzip = (bytes: Uint8Array): boolean => bytes[0] === 0x1f && bytes[1] === 0x8b;
 const refused = (what: string): FromFile<never> => ({ ok: false, problems: [{ path: '', what }] });
 
-/** Everything in one file, and back: sheets, book, room, log, settings and phrasebook (docs/formats/backup.md). */
+/** Everything in one file, and back: sheets, book, room, programmes, log, settings and phrasebook (docs/formats/backup.md). */
 @Injectable({ providedIn: 'root' })
 export class BackupService {
   private readonly store = inject(Store);

@@ -30,12 +30,22 @@ function digestFor(row: StoredEntry): StoredDigest | null {
 export class Digests {
   private known = new Map<string, StoredDigest>();
   private read = false;
+  private last: Promise<void> = Promise.resolve();
+  /** A look that has not begun. */
+  private next: Promise<void> | null = null;
 
   constructor(private readonly database: Database) {}
 
   /** Digests as they are now. */
   async all(): Promise<readonly Searched[]> {
-    await this.refresh();
+    // One after the other: whoever asks while they are being made waits for one more look, together with all who ask by then.
+    this.next ??= this.last.then(() => {
+      this.next = null;
+      return this.refresh();
+    });
+    const refreshed = this.next;
+    this.last = refreshed.catch(() => undefined);
+    await refreshed;
     return [...this.known.values()];
   }
 

@@ -1,0 +1,96 @@
+import { demoBook } from '../../demo/combinations';
+import { demoLog } from '../../demo/log';
+import { dayOf, firstDayOf, isoDay, weekOf } from '../log/day';
+import { digestOfRun } from './digest-of-run';
+import { anyEntry, logPage, type LogWish, type Searched } from './log-list';
+import { overview, type ProgressQuestion } from './overview';
+
+const midnight = new Date(2026, 10, 23).getTime();
+const today = dayOf(midnight);
+const entries = demoLog(midnight);
+const digests = entries.map(digestOfRun);
+const question: ProgressQuestion = {
+  ...{ today, days: 84, group: null, level: 'beginner', aims: {}, emptyDays: 'rest' },
+};
+
+describe('what the log tells', () => {
+  const all = overview(digests, demoBook, question);
+
+  it('of twelve weeks of the demo has something to say everywhere', () => {
+    expect(all.sessions).toBe(34);
+    expect(all.weeks.length).toBe(13);
+    expect(all.weeks.some(({ said }) => said.length > 0)).toBeTrue();
+    expect(all.weeks.some(({ strain }) => strain !== null)).toBeTrue();
+    expect(all.counts.length).toBeGreaterThan(15);
+    expect(new Set(all.next.map(({ kind }) => kind)).size).toBeGreaterThan(2);
+    expect(all.coverage.faults['hand-drops']).toBe(6);
+    expect(all.groups).toEqual(['Off-shift class']);
+  });
+
+  it('is not bent by the one count that was ten times too many', () => {
+    const wrong = all.counts.filter(({ ratio }) => ratio > 5);
+    expect(wrong.length).toBe(1);
+    const last = all.counted.at(-1);
+    expect(last?.ratio).toBeGreaterThan(0.8);
+    expect(last?.ratio).toBeLessThan(0.95);
+    expect(last?.sd ?? 1).toBeLessThan(all.counted[0]?.sd ?? 0);
+  });
+
+  it('is that of a class and a span where those are asked for', () => {
+    const four = overview(digests, demoBook, { ...question, days: 28 });
+    expect(isoDay(four.from)).toBe(isoDay(firstDayOf(weekOf(today - 27))));
+    expect(four.sessions).toBeLessThan(all.sessions);
+    const none = overview(digests, demoBook, { ...question, group: 'nobody' });
+    expect([none.sessions, none.weeks, none.counts]).toEqual([0, [], []]);
+    expect(none.neglected).toContain('Nothing was run');
+  });
+
+  it('is the same for the same log', () => {
+    expect(overview([...digests].reverse(), demoBook, question).next).toEqual(all.next);
+  });
+});
+
+describe('the list of the log', () => {
+  const searched: Searched[] = digests.map((digest, at) => ({
+    digest,
+    words: `${entries[at]?.title} ${entries[at]?.note}`.toLowerCase(),
+  }));
+  const page = (wish: Partial<LogWish>, from = 0) => logPage(searched, { ...anyEntry, ...wish }, from, 10);
+
+  it('is found by words, days, class, sheet and fault', () => {
+    expect(page({}).count).toBe(34);
+    expect(page({ words: 'roll CAME' }).rows.map(({ id }) => id)).toEqual(['demo-entry-1']);
+    expect(page({ words: 'nothing like it' }).count).toBe(0);
+    expect(page({ from: today - 7, to: today }).count).toBe(3);
+    expect(page({ group: 'nobody' }).count).toBe(0);
+    expect(page({ sheetId: 'demo-one-a-round' }).count).toBe(
+      digests.filter(({ sheetId }) => sheetId === 'demo-one-a-round').length,
+    );
+    expect(page({ fault: 'hand-drops' }).count).toBe(6);
+  });
+
+  it('is ordered by each column both ways, and comes in pages', () => {
+    const byEffort = page({ order: 'effort', down: true }).rows.map(
+      ({ id }) => digests.find((each) => each.id === id)?.effort ?? -1,
+    );
+    expect(byEffort).toEqual([...byEffort].sort((a, b) => b - a));
+    const titles = page({ order: 'title', down: false }).rows.map(
+      ({ id }) => digests.find((each) => each.id === id)?.title ?? '',
+    );
+    expect(titles).toEqual([...titles].sort());
+    expect(page({}, 30).rows.length).toBe(4);
+  });
+
+  it('is put together by week and by sheet, with what each comes to', () => {
+    const weeks = page({ by: 'week' });
+    const heads = weeks.rows.flatMap(({ head }) => head ?? []);
+    expect(heads.length).toBeGreaterThan(2);
+    expect(heads[0]?.sessions).toBe(3);
+    expect(heads.map(({ day }) => day)).toEqual([...heads.map(({ day }) => day)].sort((a, b) => (b ?? 0) - (a ?? 0)));
+    const sheets = logPage(searched, { ...anyEntry, by: 'sheet' }, 0, 100).rows.flatMap(({ head }) => head ?? []);
+    expect(sheets.length).toBe(5);
+    expect(sheets.reduce((sum, { sessions }) => sum + sessions, 0)).toBe(34);
+    // What goes on from the page before has its head again.
+    expect(page({ by: 'sheet' }, 1).rows[0]?.head?.title).toBe(page({ by: 'sheet' }).rows[0]?.head?.title);
+  });
+});
