@@ -33,6 +33,7 @@ const rooms = [
     'formats',
     'book',
     'adapting',
+    'composer',
     'library',
     'draft',
     'versions',

@@ -4,12 +4,13 @@ import { bench } from './bench';
 import { calldrill } from './calldrill';
 import { calls } from './calls';
 import { combo } from './combo';
+import { composed, follow } from './compose';
 import { figure } from './figure';
 import { BadInput } from './io';
 import { adapt, check, exportSheet, formatHelp, importSheet, tallySheet, timeline } from './sheet';
 
 const usage =
-  'write tempo combo|build|calldrill|check|timeline|tally|calls|figure|adapt|bench|export|import …; docs/cli.md describes them';
+  'write tempo combo|compose|follow|build|calldrill|check|timeline|tally|calls|figure|adapt|bench|export|import …; docs/cli.md describes them';
 
 const options = {
   scheme: { type: 'string' },
@@ -46,6 +47,9 @@ const options = {
   stature: { type: 'string' },
   groups: { type: 'string' },
   kinds: { type: 'string' },
+  count: { type: 'boolean' },
+  take: { type: 'string' },
+  wishes: { type: 'string' },
   help: { type: 'boolean' },
 } as const;
 
@@ -61,6 +65,10 @@ function answer(args: string[]): unknown {
   switch (verb) {
     case 'figure':
       return figure(rest[0], values);
+    case 'compose':
+      return composed(rest[0], values);
+    case 'follow':
+      return follow(rest[0], values);
     case 'combo':
       return combo(rest[0], values);
     case 'build':

@@ -25,26 +25,45 @@ function strikeOf(step: Step | undefined): Move | null {
 
 const hasSlot = (step: Step): boolean => step.content.some((each) => each.kind === 'slot');
 
+/** A hook that sends a ball sideways; what brings it back goes by its side. */
+export type WildHook = Pick<Move, 'id' | 'side'>;
+
+/**
+ * What a strike does to a ball that a hook may have sent sideways: whether it brings it back, and the hook that is open after
+ * it. Null for the end of the combination. `ballAfter(null, move('hook'), 'rear straight')` → `{ open: hook, back: false }`
+ */
+export function ballAfter<Hook extends WildHook>(
+  wild: Hook | null,
+  strike: Hook | null,
+  afterHook: Schools['afterHook'],
+): { readonly open: Hook | null; readonly back: boolean } {
+  const bringsBack = (hook: Hook): boolean =>
+    strike !== null &&
+    (afterHook === 'rear straight'
+      ? strike.side === 'rear' && moveKind(strike.id).shape === 'straight'
+      : moveKind(strike.id).bringsBack && strike.side === hook.side);
+  const back = wild !== null && bringsBack(wild);
+  return { open: strike && moveKind(strike.id).wild && !back ? strike : null, back };
+}
+
 /** Hooks that nothing brings back, by the coach's school. */
 function wildHooks(afterHook: Schools['afterHook'], nature: BagNature): Watch {
   const target = nature.targets.includes('head') ? 'head' : 'body';
-  let wild: { readonly hook: Move; readonly path: readonly number[] } | null = null;
+  let wild: Move | null = null;
+  let path: readonly number[] = [];
   const fillerFor = (hook: Move): Move => {
     if (afterHook === 'rear straight') return { ...move('cross'), target };
     if (hook.side === 'lead' && target === 'head') return move('back-fist');
     return moveKind(hook.id).bringsBack ? { ...hook } : move('hook', hook.side ?? 'rear', target);
   };
-  const bringsBack = (strike: Move | null, hook: Move): boolean =>
-    afterHook === 'rear straight'
-      ? strike !== null && strike.side === 'rear' && moveKind(strike.id).shape === 'straight'
-      : strike !== null && moveKind(strike.id).bringsBack && strike.side === hook.side;
   return (step) => {
     const strike = step ? strikeOf(step) : null;
     if (step && !strike && !hasSlot(step)) return null;
-    const before = wild;
-    const back = before !== null && bringsBack(strike, before.hook);
-    wild = step && strike && moveKind(strike.id).wild && !back ? { hook: strike, path: step.path } : null;
-    return before && !back ? { path: before.path, filler: fillerFor(before.hook) } : null;
+    const [before, place] = [wild, path];
+    const { open, back } = ballAfter(before, strike, afterHook);
+    wild = open;
+    if (step && open) ({ path } = step);
+    return before && !back ? { path: place, filler: fillerFor(before) } : null;
   };
 }
 

@@ -4,7 +4,7 @@ import { changesStance, familyOf, fullMoveName, isHandStrike, isLegStrike, type 
 import type { Freestyle, Slot } from '../notation/combination';
 import type { Milliseconds } from '../units';
 import { leadingMove, type Step } from './steps';
-import type { Walk, WalkedStep } from './walk';
+import { walk, type Walk, type WalkedStep } from './walk';
 
 export type Verdict = 'smooth' | 'reload' | 'step' | 'turned';
 
@@ -164,6 +164,7 @@ function loopSeam(
   apart: boolean,
   turned: boolean,
   loop: LoopSettings,
+  later: Judgement | null,
 ): Judgement & { stuck: boolean } {
   if (turned && loop.otherStance === 'reset')
     return {
@@ -176,7 +177,8 @@ function loopSeam(
   const carried = turned ? '; it carries on mirrored' : '';
   if (steps === 1)
     return { ...smooth(`one move repeats freely${carried}`), level: turned ? 'note' : 'none', stuck: false };
-  const judged = judge(last, { ...first, apart }, apart);
+  const direct = judge(last, { ...first, apart }, apart);
+  const judged = direct.level === 'warning' ? direct : (later ?? direct);
   const level = judged.level === 'warning' && !loop.nonStop ? 'note' : judged.level;
   return {
     ...judged,
@@ -184,6 +186,26 @@ function loopSeam(
     reason: judged.reason + carried,
     stuck: judged.level === 'warning',
   };
+}
+
+/**
+ * Where a combination ends apart, the next repetition begins so: the first seam of it that then wants a step in, and would not
+ * from near by. `sl 4 tp` ends out of reach, and the 4 of its next time is out of reach.
+ */
+function carriedRange({ steps, start, endsApart }: Walk): Judgement | null {
+  if (!endsApart) return null;
+  const far = walk(
+    steps.map(({ step }) => step),
+    start,
+    true,
+  ).steps;
+  for (let at = 1; at < far.length; at += 1) {
+    const [before, next, near] = [far[at - 1], far[at], steps[at]];
+    if (!before || !next || !near || !next.apart) return null;
+    const judged = judge(before, next, true);
+    if (judged.level === 'warning' && judge(before, near, near.apart).level !== 'warning') return judged;
+  }
+  return null;
 }
 
 /**
@@ -213,7 +235,15 @@ export function seamsOf(
     seams.push({
       after: steps.length - 1,
       loop: true,
-      ...loopSeam(last, next, alone ? 1 : 2, walked.endsApart, walked.end !== walked.start, loop),
+      ...loopSeam(
+        last,
+        next,
+        alone ? 1 : 2,
+        walked.endsApart,
+        walked.end !== walked.start,
+        loop,
+        firstOfNext && firstOfNext !== first.step ? null : carriedRange(walked),
+      ),
     });
   }
   return seams;

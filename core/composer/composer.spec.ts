@@ -1,0 +1,322 @@
+import fc from 'fast-check';
+import { fitToBag } from '../bags/fit';
+import { study } from '../mechanics/study';
+import type { Combination } from '../notation/combination';
+import { readCombination } from '../notation/read';
+import { writeCombination } from '../notation/write';
+import { alphabet, graph, letterOf, type Letter } from './alphabet';
+import { combinationOf, compose, drawn, scoreOf, type Composed } from './compose';
+import { sampleOf } from './count';
+import { whatFollows } from './follow';
+import { readWishes } from './read-wishes';
+import type { Wish } from './wish';
+
+const wishesOf = (text: string): readonly Wish[] => {
+  const read = readWishes(text);
+  if (!read.ok) throw new Error(read.fault.what);
+  return read.value;
+};
+const composed = (text: string): Composed => {
+  const found = compose(wishesOf(text));
+  if (!found.ok) throw new Error(found.fault.mend);
+  return found.value;
+};
+const countOf = (text: string): bigint => composed(text).counted.count;
+const lettersOf = (text: string): Letter[] => {
+  const read = readCombination(text);
+  return read.ok ? read.value.items.map((item) => (item.kind === 'move' ? letterOf(item) : -1)) : [];
+};
+
+/** Whether a combination meets a wish, by the ordinary seams, lengths and fit. */
+function meets(combination: Combination, letters: readonly Letter[], wish: Wish, wishes: readonly Wish[]): boolean {
+  const [turn] = study(combination).turns;
+  const within = (of: ReadonlySet<Letter>, least: number, most: number): boolean => {
+    const count = letters.filter((letter) => of.has(letter)).length;
+    return count >= least && count <= most;
+  };
+  switch (wish.kind) {
+    case 'moves':
+      return letters.length >= wish.least && letters.length <= wish.most;
+    case 'count':
+      return within(wish.of, wish.least, wish.most);
+    case 'begins':
+      return wish.letters.every((letter, at) => letters[at] === letter);
+    case 'ends':
+      return (
+        letters.length >= wish.letters.length &&
+        wish.letters.every((letter, at) => letters.at(at - wish.letters.length) === letter)
+      );
+    case 'contains': {
+      let at = 0;
+      for (const letter of letters) if (letter === wish.letters[at]) at += 1;
+      return at === wish.letters.length;
+    }
+    case 'without':
+      return letters.every((letter) => !wish.letters.has(letter));
+    case 'only':
+      return letters.every((letter) => wish.letters.has(letter));
+    case 'on': {
+      const level = wishes.find((each) => each.kind === 'level')?.level;
+      return fitToBag(combination, wish.bag, { level }).verdict === 'fits';
+    }
+    case 'level':
+      return true;
+    case 'flows':
+      return turn?.seams.every(({ stuck, loop }) => loop || !stuck) ?? false;
+    case 'loops':
+      return turn?.seams.every(({ stuck, loop }) => !loop || !stuck) ?? false;
+    case 'same stance':
+      return turn?.walk.start === turn?.walk.end;
+    case 'at most':
+      return (turn?.ms ?? Infinity) <= wish.ms;
+  }
+}
+
+/** Every combination of some letters up to a length that meets all wishes, found one by one. */
+function byForce(letters: readonly Letter[], most: number, wishes: readonly Wish[]): number {
+  let count = 0;
+  const visit = (sofar: readonly Letter[]): void => {
+    if (sofar.length > 0) {
+      const combination = combinationOf(sofar);
+      if (wishes.every((wish) => meets(combination, sofar, wish, wishes))) count += 1;
+    }
+    if (sofar.length < most) for (const letter of letters) visit([...sofar, letter]);
+  };
+  visit([]);
+  return count;
+}
+
+describe('the seams of the graph', () => {
+  it('are those of the ordinary judgement, for every pair, from near and from afar', () => {
+    const { seam, apartAfter } = graph();
+    let compared = 0;
+    // `out` leaves them apart, a jab brings them together: a pair is judged in the context of either.
+    const contexts = [lettersOf('1')[0] ?? 0, lettersOf('out')[0] ?? 0];
+    for (let from = 0; from < alphabet.length; from += 1)
+      for (let to = 0; to < alphabet.length; to += 1)
+        for (const context of contexts) {
+          const apart = apartAfter(from, apartAfter(context, false));
+          const judged = study(combinationOf([context, from, to])).turns[0]?.seams[1];
+          const own = seam(from, to, apart);
+          if (own.verdict !== judged?.verdict || own.cost !== judged.cost || own.stuck !== judged.stuck)
+            fail(writeCombination(combinationOf([context, from, to])));
+          compared += 1;
+        }
+    expect(compared).toBe(2 * alphabet.length ** 2);
+  });
+
+  it('go over every move but slots and held beats, with each side and target', () => {
+    expect(alphabet.length).toBeGreaterThan(70);
+    expect(new Set(alphabet.map((move) => JSON.stringify(move))).size).toBe(alphabet.length);
+    expect([letterOf({ kind: 'move', id: 'jab', side: 'lead', target: 'head', feint: true })]).toEqual([-1]);
+  });
+});
+
+describe('counting', () => {
+  const small = 'only 1 2 3b 6 sl bk tp switch';
+  const sets = [
+    'flows',
+    'loops',
+    'flows, loops',
+    'same stance, flows',
+    'begins 1 2, flows',
+    'ends 2 3b, flows, loops',
+    'ends 1 2 1',
+    'contains 2 sl 2',
+    'without kicks, one slip',
+    '2-3 strikes, flows',
+    'at most 1.6 s',
+    'at most 2 s, flows, loops',
+    'on double-end, level beginner',
+    'on heavy, on standing, level intermediate, flows',
+    'on reflex',
+  ];
+
+  sets.forEach((wished) => {
+    it(`equals what is found one by one: ${wished}`, () => {
+      const text = `1-4 moves, ${small}, ${wished}`;
+      const wishes = wishesOf(text);
+      const found = byForce(lettersOf('1 2 3b 6 sl bk tp switch'), 4, wishes);
+      expect(countOf(text)).toBe(BigInt(found));
+      expect(found).toBeGreaterThanOrEqual(wished.startsWith('on reflex') ? 0 : 1);
+    });
+  });
+
+  it('equals what is found one by one up to five moves of a smaller alphabet', () => {
+    const text = '5 moves, only 1 2 3b sl tp, flows, loops';
+    expect(countOf(text)).toBe(BigInt(byForce(lettersOf('1 2 3b sl tp'), 5, wishesOf(text))));
+  });
+
+  it('equals what is found one by one over the whole catalogue up to two moves, and three that flow', () => {
+    const { seam, apartAfter } = graph();
+    const all = alphabet.map((_, letter) => letter);
+    expect(countOf('1-2 moves, flows, loops')).toBe(BigInt(byForce(all, 2, wishesOf('1-2 moves, flows, loops'))));
+    let flowing = 0;
+    for (const one of all)
+      for (const two of all)
+        for (const three of all)
+          if (
+            !seam(one, two, apartAfter(one, false)).stuck &&
+            !seam(two, three, apartAfter(two, apartAfter(one, false))).stuck
+          )
+            flowing += 1;
+    expect(countOf('3 moves, flows')).toBe(BigInt(flowing));
+    expect(countOf('3 moves')).toBe(BigInt(alphabet.length) ** 3n);
+  });
+
+  it('goes on where nobody could count one by one', () => {
+    expect(countOf('30 moves, flows')).toBeGreaterThan(10n ** 50n);
+    expect(countOf('12 moves')).toBe(BigInt(alphabet.length) ** 12n);
+  });
+});
+
+describe('what is composed', () => {
+  const phrases = [
+    ...[
+      'flows',
+      'loops',
+      'same stance',
+      'begins 1',
+      'ends 2',
+      'contains 3',
+      'without kicks',
+      'without body',
+      'one roll',
+    ],
+    ...['2-4 punches', 'at most 4 s', 'on heavy', 'on double-end', 'level beginner', 'at most 2 kicks', 'ends on bk'],
+  ];
+
+  it('meets every wish, judged by the ordinary seams, lengths and fit, for any wishes', () => {
+    let judged = 0;
+    fc.assert(
+      fc.property(fc.subarray(phrases), fc.integer({ min: 0, max: 1000 }), (some, seed) => {
+        const wishes = wishesOf(['2-5 moves', ...some].join(', '));
+        const found = compose(wishes);
+        if (!found.ok) throw new Error(found.fault.mend);
+        for (const combination of drawn(found.value, 4, seed)) {
+          const letters = combination.items.map((item) => (item.kind === 'move' ? letterOf(item) : -1));
+          for (const wish of wishes)
+            if (!meets(combination, letters, wish, wishes)) fail(`${writeCombination(combination)}: ${wish.phrase}`);
+          // As it is written it is read again.
+          expect(lettersOf(writeCombination(combination))).toEqual(letters);
+          judged += 1;
+        }
+      }),
+      { numRuns: 40, seed: 5 },
+    );
+    expect(judged).toBeGreaterThan(60);
+  });
+
+  it('is an even sample: as many of each as chance lets be (chi-square)', () => {
+    const { counted } = composed('2 moves, only 1 2 3 sl, flows');
+    const drawnOnes = Array.from({ length: 3000 }, (_, seed) => sampleOf(counted, 1, seed)[0]?.join(' ') ?? '');
+    const numbers = [...new Set(drawnOnes)];
+    expect(BigInt(numbers.length)).toBe(counted.count);
+    const places = drawnOnes.map((each) => numbers.indexOf(each));
+    const expectedEach = places.length / numbers.length;
+    const chi = numbers.reduce(
+      (sum, _, at) => sum + (places.filter((each) => each === at).length - expectedEach) ** 2 / expectedEach,
+      0,
+    );
+    // One in a thousand even samples is further off (table of the chi-square distribution, 15 degrees of freedom: 37.70).
+    expect(numbers.length).toBeLessThanOrEqual(16);
+    expect(chi).toBeLessThan(37.7);
+  });
+
+  it('has no repeats, is the same for the same seed, and all there are where those are few', () => {
+    const many = composed('6 moves, flows');
+    const texts = drawn(many, 200, 3).map((each) => writeCombination(each));
+    expect(new Set(texts).size).toBe(200);
+    expect(drawn(many, 200, 3).map((each) => writeCombination(each))).toEqual(texts);
+    expect(drawn(many, 200, 4).map((each) => writeCombination(each))).not.toEqual(texts);
+    const few = composed('3 moves, begins 1 2, only 1 2 3');
+    expect(
+      drawn(few, 50, 1)
+        .map((each) => writeCombination(each))
+        .sort(),
+    ).toEqual(['1 2 1', '1 2 2', '1 2 3']);
+  });
+
+  it('has a score from 0 to 100, higher where it flows and changes sides', () => {
+    const score = (text: string): number => scoreOf(combinationOf(lettersOf(text)));
+    expect(score('1 2 3b 2')).toBeGreaterThan(score('2 2 4 4'));
+    expect(score('1')).toBeGreaterThanOrEqual(0);
+    expect(score('1 2 3b 2 5 2')).toBeLessThanOrEqual(100);
+  });
+});
+
+describe('wishes that cannot hold together', () => {
+  it('are answered with the smallest set of them', () => {
+    const conflict = (text: string) => composed(text).conflict;
+    expect(conflict('4-6 moves, contains bk, flows, without kicks')).toEqual(['contains bk', 'without kicks']);
+    expect(conflict('3 moves, begins 1 2 3, ends 3 2 1, flows')).toEqual(['3 moves', 'begins 1 2 3', 'ends 3 2 1']);
+    expect(conflict('3 punches, on reflex, 3-4 moves, without head')).toEqual([
+      '3 punches',
+      'on reflex',
+      'without head',
+    ]);
+    expect(conflict('3 moves, flows')).toBeNull();
+  });
+});
+
+describe('reading wishes', () => {
+  it('takes figures and words, and says of what is no wish how it is written', () => {
+    expect(countOf('six punches, ends on 3, flows')).toBe(countOf('6 punches, ends 3, flows'));
+    expect(countOf('3 moves, without 6')).toBeLessThan(countOf('3 moves, without 6b'));
+    for (const [text, mend] of [
+      ['', 'phrases'],
+      ['5 bananas', 'neither a family nor a move'],
+      ['begins (1 2)x3', 'plain moves'],
+      ['on the moon', 'after on write a bag'],
+      ['6-4 moves', 'the smaller number first'],
+      ['31 moves', 'at most 30'],
+    ] as const) {
+      const read = readWishes(text);
+      expect(read.ok).toBeFalse();
+      if (!read.ok) expect(read.fault.mend).toContain(mend);
+    }
+    const endless = compose(wishesOf('5 punches, contains ro'));
+    expect(endless.ok).toBeFalse();
+    if (!endless.ok) expect(endless.fault.mend).toContain('5-8 moves');
+    expect(compose(wishesOf('flows')).ok).toBeFalse();
+  });
+});
+
+describe('what can follow', () => {
+  const after = (text: string, wishes: string | null = null) => {
+    const read = readCombination(text);
+    const found = whatFollows(read.ok ? read.value : { items: [] }, wishes === null ? null : wishesOf(wishes));
+    if (!found.ok) throw new Error(found.fault.mend);
+    return new Map(found.value.map((next) => [writeCombination({ items: [next.move] }), next] as const));
+  };
+
+  it('has the verdict and the cost that the whole combination has there', () => {
+    let judged = 0;
+    for (const [text, { verdict, cost, move }] of after('1 2')) {
+      const seam = study({ items: [...combinationOf(lettersOf('1 2')).items, move] }).turns[0]?.seams[1];
+      if (seam?.verdict !== verdict || seam.cost !== cost) fail(text);
+      judged += 1;
+    }
+    expect(judged).toBe(alphabet.length);
+    expect([after('1 2').get('2')?.verdict, after('1 2').get('2')?.cost]).toEqual(['reload', 150]);
+    expect(after('tp').get('3')?.verdict).toBe('step');
+  });
+
+  it('counts how many ways lead on: three more moves that flow, or all that meet the wishes', () => {
+    const cross = after('1').get('2');
+    expect(cross?.ways).toBe(countOf('5 moves, begins 1 2, flows'));
+    expect(after('1 2').get('2')?.ways).toBe(0n);
+    const wished = '3-4 moves, flows, only 1 2 3';
+    expect(after('1', wished).get('2')?.ways).toBe(countOf(`${wished}, begins 1 2`));
+    expect(after('1', wished).get('bk')?.ways).toBe(0n);
+    expect([...after('1', wished).values()].reduce((sum, { ways }) => sum + ways, 0n)).toBe(
+      countOf(`${wished}, begins 1`),
+    );
+  });
+
+  it('with wishes takes beginnings of plain moves only', () => {
+    const read = readCombination('(1 2)x3');
+    const found = whatFollows(read.ok ? read.value : { items: [] }, wishesOf('9 moves'));
+    expect(found.ok).toBeFalse();
+  });
+});
