@@ -1,6 +1,7 @@
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { benchCalls } from './calls';
+import { benchComposing } from './composing';
 import { benchClock } from './clock';
 import { benchCore } from './core';
 import { benchMatching } from './matching';
@@ -18,6 +19,7 @@ const port = 4398;
 
 benchCore();
 benchMatching();
+benchComposing();
 await benchCalls();
 benchClock();
 await benchFigure();

@@ -55,14 +55,34 @@ function* subsets<T>(all: readonly T[], size: number, from = 0): Generator<T[]> 
     for (const rest of subsets(all, size - 1, at + 1)) yield [all[at] as T, ...rest];
 }
 
-/** The smallest set of wishes that no combination meets, however long; the first of several in the order they were said. */
+/** As long as wishes without a bound are searched: room for all that they name, and some moves between (house value). */
+function roomFor(wishes: readonly Wish[]): number {
+  const named = wishes.map((wish) => {
+    if (wish.kind === 'begins' || wish.kind === 'ends' || wish.kind === 'contains') return wish.letters.length;
+    return wish.kind === 'count' ? wish.least : 0;
+  });
+  return Math.min(mostMoves, 6 + named.reduce((sum, each) => sum + each, 0));
+}
+
+function canHold(wishes: readonly Wish[]): boolean {
+  const machine = machineOf(wishes, roomFor(wishes));
+  return !machine.ok || countWays(machine.value).count > 0n;
+}
+
+/** A set of wishes that cannot hold together, and can without any one of them. */
+function coreOf(wishes: readonly Wish[]): readonly Wish[] {
+  return wishes.reduce<readonly Wish[]>((left, wish) => {
+    const fewer = left.filter((each) => each !== wish);
+    return fewer.length > 0 && !canHold(fewer) ? fewer : left;
+  }, wishes);
+}
+
+/** The smallest set of wishes that no combination meets; the first of several in the order they were said. */
 function conflictIn(wishes: readonly Wish[]): readonly string[] {
-  for (let size = 1; size < wishes.length; size += 1)
-    for (const some of subsets(wishes, size)) {
-      const machine = machineOf(some, mostMoves);
-      if (machine.ok && countWays(machine.value).count === 0n) return some.map(({ phrase }) => phrase);
-    }
-  return wishes.map(({ phrase }) => phrase);
+  const core = coreOf(wishes);
+  for (let size = 1; size < core.length; size += 1)
+    for (const some of subsets(wishes, size)) if (!canHold(some)) return some.map(({ phrase }) => phrase);
+  return core.map(({ phrase }) => phrase);
 }
 
 /**

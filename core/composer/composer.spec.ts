@@ -6,8 +6,9 @@ import { readCombination } from '../notation/read';
 import { writeCombination } from '../notation/write';
 import { alphabet, graph, letterOf, type Letter } from './alphabet';
 import { combinationOf, compose, drawn, scoreOf, type Composed } from './compose';
-import { sampleOf } from './count';
+import { countWays, sampleOf } from './count';
 import { whatFollows } from './follow';
+import { machineOf } from './machine';
 import { readWishes } from './read-wishes';
 import type { Wish } from './wish';
 
@@ -128,6 +129,7 @@ describe('counting', () => {
     'at most 1.6 s',
     'at most 2 s, flows, loops',
     'on double-end, level beginner',
+    'on double-end, flows',
     'on heavy, on standing, level intermediate, flows',
     'on reflex',
   ];
@@ -165,7 +167,7 @@ describe('counting', () => {
   });
 
   it('goes on where nobody could count one by one', () => {
-    expect(countOf('30 moves, flows')).toBeGreaterThan(10n ** 50n);
+    expect(countOf('30 moves, flows') > 10n ** 50n).toBeTrue();
     expect(countOf('12 moves')).toBe(BigInt(alphabet.length) ** 12n);
   });
 });
@@ -183,7 +185,7 @@ describe('what is composed', () => {
       'without body',
       'one roll',
     ],
-    ...['2-4 punches', 'at most 4 s', 'on heavy', 'on double-end', 'level beginner', 'at most 2 kicks', 'ends on bk'],
+    ...['2-4 punches', 'at most 1.2 s', 'on heavy', 'on double-end', 'level beginner', 'at most 2 kicks', 'ends on bk'],
   ];
 
   it('meets every wish, judged by the ordinary seams, lengths and fit, for any wishes', () => {
@@ -191,9 +193,9 @@ describe('what is composed', () => {
     fc.assert(
       fc.property(fc.subarray(phrases), fc.integer({ min: 0, max: 1000 }), (some, seed) => {
         const wishes = wishesOf(['2-5 moves', ...some].join(', '));
-        const found = compose(wishes);
-        if (!found.ok) throw new Error(found.fault.mend);
-        for (const combination of drawn(found.value, 4, seed)) {
+        const machine = machineOf(wishes);
+        if (!machine.ok) throw new Error(machine.fault.mend);
+        for (const combination of sampleOf(countWays(machine.value), 4, seed).map(combinationOf)) {
           const letters = combination.items.map((item) => (item.kind === 'move' ? letterOf(item) : -1));
           for (const wish of wishes)
             if (!meets(combination, letters, wish, wishes)) fail(`${writeCombination(combination)}: ${wish.phrase}`);
@@ -262,7 +264,7 @@ describe('wishes that cannot hold together', () => {
 describe('reading wishes', () => {
   it('takes figures and words, and says of what is no wish how it is written', () => {
     expect(countOf('six punches, ends on 3, flows')).toBe(countOf('6 punches, ends 3, flows'));
-    expect(countOf('3 moves, without 6')).toBeLessThan(countOf('3 moves, without 6b'));
+    expect(countOf('3 moves, without 6') < countOf('3 moves, without 6b')).toBeTrue();
     for (const [text, mend] of [
       ['', 'phrases'],
       ['5 bananas', 'neither a family nor a move'],

@@ -1,5 +1,5 @@
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { mersenne } from 'pure-rand/generator/mersenne';
 import type { Letter } from './alphabet';
 import type { Machine, StateId } from './machine';
 
@@ -76,7 +76,8 @@ function below(bound: bigint, draw: () => number): bigint {
  */
 export function sampleOf({ count, at }: Ways, size: number, seed: number): (readonly Letter[])[] {
   if (count <= BigInt(size)) return Array.from({ length: Number(count) }, (_, k) => at(BigInt(k)));
-  const source = xoroshiro128plus(seed);
+  // Seeds that follow each other have to give draws that have nothing to do with each other.
+  const source = mersenne(seed);
   const draw = (): number => uniformInt(source, 0, 0xffffffff);
   const drawn = new Set<bigint>();
   while (drawn.size < size) drawn.add(below(count, draw));

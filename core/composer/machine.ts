@@ -81,7 +81,10 @@ const named = (wishes: readonly Wish[]): readonly Letter[] =>
   );
 
 /** Which moves may come at all, and how many there may be; null where nothing bounds them. */
-function bounds(wishes: readonly Wish[]): {
+function bounds(
+  wishes: readonly Wish[],
+  anyMoves: boolean,
+): {
   readonly allowed: readonly Letter[];
   readonly least: number;
   readonly most: number | null;
@@ -92,7 +95,7 @@ function bounds(wishes: readonly Wish[]): {
   const barred = new Set(wishes.flatMap((wish) => (wish.kind === 'without' ? [...wish.letters] : [])));
   const counted = new Set(counts.flatMap(({ of }) => [...of]));
   // What is counted alone admits nothing else, unless it is named.
-  const told = lengths.length > 0 || counts.length === 0;
+  const told = anyMoves || lengths.length > 0 || counts.length === 0;
   const admitted = new Set([...counted, ...named(wishes), ...only.flatMap((letters) => [...letters])]);
   const allowed = alphabet.flatMap((_, letter) =>
     !barred.has(letter) && only.every((letters) => letters.has(letter)) && (told || admitted.has(letter))
@@ -143,11 +146,12 @@ function classesOf(
 const unbounded = 'say how many moves there may be, as 5-8 moves';
 
 /**
- * The machine of some wishes; a fault where nothing bounds how many moves there may be. `bound` stands in for one.
+ * The machine of some wishes; a fault where nothing bounds how many moves there may be. Where wishes are only a part of those
+ * that were said, `bound` stands in for one, and any moves may lie between.
  * @example machineOf(wishes)
  */
 export function machineOf(wishes: readonly Wish[], bound: number | null = null): Read<Machine> {
-  const { allowed, least, most: own } = bounds(wishes);
+  const { allowed, least, most: own } = bounds(wishes, bound !== null);
   const most = own ?? bound;
   if (most === null)
     return bad({

@@ -191,7 +191,7 @@ export function bagPart(bag: BagKind, level: Level | undefined): Part {
         : { open: null, back: true };
       if (open && !ball.back) return -1;
       const wild = ball.open ? letter + 1 : 0;
-      return (most === null ? 0 : count + 1) * size + wild * 2 + Number(nature.oneAtATime);
+      return (most === null ? 0 : count + 1) * size + wild * 2 + Number(nature.oneAtATime === true);
     },
     ends: (state) => (state % size) >> 1 === 0,
     tells: (letter) => {

@@ -174,6 +174,22 @@ describe('effort of a combination', () => {
   });
 });
 
+describe('the loop of what ends out of reach', () => {
+  const loopOf = (text: string) => study(combinationOf(text)).turns[0]?.seams.at(-1);
+
+  it('sticks where the next time wants a step in, as it does when it is written twice (trade page, section 4: the range carries over)', () => {
+    const twice = study(combinationOf('sl 4 tp sl 4 tp')).turns[0]?.seams[3];
+    expect([twice?.verdict, twice?.stuck]).toEqual(['step', true]);
+    const loop = loopOf('sl 4 tp');
+    expect([loop?.verdict, loop?.cost, loop?.stuck, loop?.level]).toEqual(['step', 250, true, 'note']);
+  });
+
+  it('flows where the next time comes near by itself, or has nothing that needs it', () => {
+    for (const text of ['sl 1 4 tp', 'sl 2 tp', 'sl in 4 tp', 'sl tp', '1 2 out'])
+      expect(loopOf(text)?.stuck).withContext(text).toBeFalse();
+  });
+});
+
 describe('a study that is remembered', () => {
   it('is the same for the same combination, stance and loop, and made anew for each other', () => {
     const [one, again] = [combinationOf('2 4'), combinationOf('2 4')];
