@@ -127,6 +127,8 @@ function wishOf(phrase: string): Reading {
         ? { mend: 'write at most 4 s, or at most 2 kicks' }
         : counted(0, bound, few[2]);
     }
+    case undefined:
+      break;
   }
   if (phrase === 'flows' || phrase === 'loops' || phrase === 'same stance') return { kind: phrase };
   if (phrase === 'jumps' || phrase === 'no jumping') return barred('jumping');
