@@ -107,3 +107,42 @@ test('tapping along fits the class’s pace and changes what is planned', async 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(punches).toContainText('415');
 });
+
+test('wishes are composed: counted as they change, drawn, put into the book, undone; contradictions are named', async ({
+  page,
+}) => {
+  await page.goto('/combos');
+  await page.getByRole('button', { name: 'Compose' }).click();
+  const card = page.getByRole('region', { name: 'Compose' });
+  await expect(card.getByRole('status')).toContainText('combinations meet them');
+  await card.getByLabel('Wishes, parted by commas').fill('3 moves, only 1 2, flows');
+  await card.getByLabel('Wishes, parted by commas').press('Enter');
+  await expect(card.getByRole('status')).toContainText('5 combinations meet them');
+  const found = card.getByRole('list', { name: 'Composed' }).getByRole('listitem');
+  await expect(found).toHaveCount(5);
+  await card.getByRole('option', { name: 'ends on 3' }).click();
+  await expect(card.getByRole('status')).toContainText('These cannot hold together: only 1 2 · ends on 3');
+  await card.getByRole('option', { name: 'ends on 3' }).click();
+  await card.getByLabel('Wishes, parted by commas').fill('flows');
+  await card.getByLabel('Wishes, parted by commas').press('Enter');
+  await expect(card.getByText('say how many moves there may be').first()).toBeVisible();
+  await card.getByLabel('Wishes, parted by commas').fill('5 moves, begins 1 2, one roll, flows, loops');
+  await card.getByLabel('Wishes, parted by commas').press('Enter');
+  await expect(found).toHaveCount(6);
+  const first = await found.first().textContent();
+  await card.getByRole('button', { name: 'Others' }).click();
+  await expect(found.first()).not.toHaveText(first ?? '');
+  await found
+    .first()
+    .getByRole('button', { name: /into the book$/ })
+    .click();
+  await expect(page.getByText(/is in the book/)).toBeVisible();
+  await expect(page.getByText('13 of 13')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('12 of 12')).toBeVisible();
+  await found
+    .first()
+    .getByRole('button', { name: /as a sheet$/ })
+    .click();
+  await expect(page).toHaveURL(/\/sheets\//);
+});

@@ -3,6 +3,7 @@ import { natureHere } from '../bags/conditions';
 import { fitToBag } from '../bags/fit';
 import { bagNatures } from '../bags/kinds';
 import type { BagKind, Level } from '../bags/kind-names';
+import { seamCost } from '../mechanics/seams';
 import { moveKind } from '../moves/catalogue';
 import { isStrike } from '../moves/move';
 import type { Milliseconds } from '../units';
@@ -128,7 +129,7 @@ export function loopPart(loops: boolean, most: Milliseconds | null): Part {
   const loopOf = ({ first, from }: { first: Letter; from: number }, { last, apart, length }: Here) => {
     if (length === 1) return { stuck: false, cost: 0 };
     const direct = seam(last, first, apart);
-    return !direct.stuck && apart && from === far.stuck ? { stuck: true, cost: stepCost } : direct;
+    return !direct.stuck && apart && from === far.stuck ? { stuck: true, cost: seamCost.step } : direct;
   };
   return {
     start: -2,
@@ -163,9 +164,6 @@ export function loopPart(loops: boolean, most: Milliseconds | null): Part {
     tells: (letter) => (most === null ? 0 : lengthOf(letter)),
   };
 }
-
-/** What the step costs that is missing when the next time begins out of reach: the same as any missing step. */
-const stepCost = 250;
 
 /** What a kind of bag takes at a level: each move by itself, a ball's path through them, no more strikes than are useful. */
 export function bagPart(bag: BagKind, level: Level | undefined): Part {

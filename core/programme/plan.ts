@@ -2,6 +2,7 @@
 // what is over is given, what is to come is laid out.
 import { dayFromIso, firstDayOf, isoDay, weekdayOf, weekOf, type Day } from '../log/day';
 import type { Load } from '../log/load';
+import { alike } from '../merging/three-way';
 import { dueDay, learn, type Learnt } from '../progress/due';
 import type { ProgrammeSession, ProgrammeStep, ProgrammeWishes } from '../sheet/programme';
 import { planLoads, type OpenWeek } from './load-plan';
@@ -75,7 +76,7 @@ export function stepsLeft(
 ): ProgrammeStep[] {
   const steps = stepsTo(wishes.goal);
   const sits = (step: ProgrammeStep): boolean => {
-    if (done.some(({ adds }) => adds !== null && JSON.stringify(adds) === JSON.stringify(step))) return true;
+    if (done.some(({ adds }) => adds !== null && alike(adds, step))) return true;
     const known = step.kind === 'combination' ? learnt.get(step.text) : undefined;
     return known !== undefined && known.times >= 2 && (known.recall === 'good' || known.recall === 'easy');
   };

@@ -1,6 +1,7 @@
 import { isoDay, type Day } from '../log/day';
 import type { Digest } from '../log/digest';
 import { sessionLoad, type Load } from '../log/load';
+import { alike } from '../merging/three-way';
 import { learntIn } from '../progress/due';
 import {
   programmeFormat,
@@ -90,9 +91,7 @@ export function replan(programme: Programme, digests: readonly Digest[], today: 
   const next = laid.sessions.map((session, at): ProgrammeSession => {
     const old = open[at];
     if (!old) return session;
-    const same =
-      JSON.stringify([old.adds, old.repeats, old.effort]) ===
-      JSON.stringify([session.adds, session.repeats, session.effort]);
+    const same = alike(old.adds, session.adds) && alike(old.repeats, session.repeats) && old.effort === session.effort;
     // A sheet that was drafted for something else is the coach's own to keep; the session has none.
     return {
       ...session,

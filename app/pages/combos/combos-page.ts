@@ -40,6 +40,7 @@ import { freshId } from '../../services/fresh-id';
 import { SettingsService } from '../../services/settings.service';
 import { CombinationCard } from './combination-card';
 import { CompareView } from './compare-view';
+import { ComposeCard } from './compose-card';
 import { UnreadList } from '../../parts/unread-list';
 import { MergePreview } from './merge-preview';
 import { PractiseLink } from './practise-link';
@@ -113,6 +114,7 @@ const rowHeights = { close: 56, roomy: 64 } as const;
     StrikeStaff,
     CombinationCard,
     CompareView,
+    ComposeCard,
     MergePreview,
     UnreadList,
   ],
@@ -185,6 +187,7 @@ export class CombosPage {
   protected readonly open = signal<BookEntry | null>(null);
   protected readonly chosen = signal<ReadonlySet<string>>(new Set());
   protected readonly comparing = signal(false);
+  protected readonly composing = signal(false);
   protected readonly compared = computed(() => this.all()?.filter((row) => this.chosen().has(row.entry.id)) ?? []);
   protected readonly merging = signal<readonly MergeRow[] | null>(null);
   /** Words for calls in the file that is looked at. */

@@ -77,12 +77,12 @@ export class ProgrammePage {
     const open = new Map(
       programme.sessions.flatMap(({ state, adds, day }) => (state === 'open' && adds ? [[sayStep(adds), day]] : [])),
     );
-    const names = stepsTo(programme.wishes.goal).map(sayStep);
-    // What lies before the first step that it teaches was known before it began.
-    const first = names.findIndex((name) => done.has(name) || open.has(name));
-    return names.map((name, at) => {
+    const left = new Set((this.plan()?.left ?? []).map(sayStep));
+    return stepsTo(programme.wishes.goal).map((step) => {
+      const name = sayStep(step);
       const day = open.get(name) ?? null;
-      return { name, day, state: done.has(name) ? 'done' : day ? 'open' : at < first ? 'known' : 'left' };
+      // What nothing teaches and nothing leaves over was known before it began.
+      return { name, day, state: done.has(name) ? 'done' : day ? 'open' : left.has(name) ? 'left' : 'known' };
     });
   });
   protected readonly reached = computed(
