@@ -58,7 +58,7 @@ import { colourNames, type Chart, type ChartCell, type ChartColours } from './ch
       </button>
     </p>
     @if (table()) {
-      <div class="wide">
+      <div class="wide" role="region" tabindex="0" [attr.aria-label]="chart().title + ', as a table'">
         <table mat-table [attr.aria-label]="chart().title" [dataSource]="chart().rows">
           @for (column of chart().columns; track column; let at = $index) {
             <ng-container [matColumnDef]="column">
