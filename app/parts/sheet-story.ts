@@ -17,7 +17,7 @@ const calmMs = 400;
     @if (expected(); as expected) {
       @if (expected.counts > 0) {
         <span
-          >· by your counts <b class="figures">{{ expected.least }}–{{ expected.most }}</b> punches</span
+          >· by your counts <b>{{ expected.least }}–{{ expected.most }}</b> punches</span
         >
       }
     }

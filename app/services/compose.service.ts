@@ -7,6 +7,8 @@ import { startHelper, type Helper } from '../workers/in-worker';
 @Injectable()
 export class ComposeService implements OnDestroy {
   private helper: Helper<Composing> | null = null;
+  /** Whether a question is under way. */
+  private busy = false;
 
   /** What some wishes come to; a question that is put meanwhile ends the one before it. */
   async compose(wishes: string, take: number, seed: number): Promise<ComposeAnswer> {
@@ -25,8 +27,6 @@ export class ComposeService implements OnDestroy {
       this.busy = false;
     }
   }
-
-  private busy = false;
 
   private end(): void {
     this.helper?.end();

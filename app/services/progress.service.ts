@@ -42,7 +42,9 @@ export class ProgressService implements OnDestroy {
         // It is answered here; questions that the worker is still at are left to it.
       }
     const { LogSums: Sums } = await import('../workers/log-sums');
-    this.here ??= new Sums(await this.store.database());
+    const database = await this.store.database();
+    // What was kept in this tab alone has moved to the device by now, or the other way round.
+    if (!this.here?.isOf(database)) this.here = new Sums(database);
     const method = this.here[name] as (...given: unknown[]) => unknown;
     return (await method.apply(this.here, args)) as Awaited<ReturnType<LogSums[Name]>>;
   }

@@ -55,6 +55,11 @@ export class LogSums {
     this.digests = new Digests(database);
   }
 
+  /** Whether it is asked of a certain database. */
+  isOf(database: Database): boolean {
+    return this.database === database;
+  }
+
   /** A page of the log. */
   async page(wish: LogWish, from: number, most: number): Promise<LogPage> {
     return logPage(await this.digests.all(), wish, from, most);
