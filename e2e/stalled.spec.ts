@@ -38,34 +38,36 @@ async function left(page: Page): Promise<number> {
   return Number(minutes) * 60 + Number(seconds);
 }
 
-test('a page that stood still for six seconds stands at the right second, and what was missed is not sounded at once', async ({
-  page,
-}) => {
-  await listen(page);
-  await page.goto('/run/demo-first-watch');
-  await page.getByRole('button', { name: 'Start' }).click();
-  await page.locator('kt-stage').waitFor();
-  for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
-  await expect(page.locator('.clock')).toHaveText('0:27', { timeout: 8000 });
-  // The whole page is held up, timers and drawing with it, as by a machine that is busy or asleep.
-  await page.evaluate(() => {
-    const until = performance.now() + 6000;
-    while (performance.now() < until);
-    Object.assign(window, { awake: performance.now() });
-  });
-  await page.waitForTimeout(400);
-  expect(await left(page)).toBeGreaterThanOrEqual(19);
-  expect(await left(page)).toBeLessThanOrEqual(21);
-  const awake = await page.evaluate(() => ('awake' in window ? Number(window.awake) : 0));
-  const heard = await asked(page);
-  expect(heard.length).toBeGreaterThan(0);
-  const woken = heard.filter(({ at }) => at >= awake && at < awake + 400);
-  expect(woken.filter(({ ahead }) => ahead < -20)).toEqual([]);
-  // The call that tells the present state has a few words, each a sound of its own; six seconds of clicks would be more.
-  expect(woken.filter(({ ahead }) => ahead < 100).length).toBeLessThan(4);
-});
+test(
+  'a page that stood still for six seconds stands at the right second, and what was missed is not sounded at once',
+  { tag: '@alone' },
+  async ({ page }) => {
+    await listen(page);
+    await page.goto('/run/demo-first-watch');
+    await page.getByRole('button', { name: 'Start' }).click();
+    await page.locator('kt-stage').waitFor();
+    for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
+    await expect(page.locator('.clock')).toHaveText('0:27', { timeout: 8000 });
+    // The whole page is held up, timers and drawing with it, as by a machine that is busy or asleep.
+    await page.evaluate(() => {
+      const until = performance.now() + 6000;
+      while (performance.now() < until);
+      Object.assign(window, { awake: performance.now() });
+    });
+    await page.waitForTimeout(400);
+    expect(await left(page)).toBeGreaterThanOrEqual(19);
+    expect(await left(page)).toBeLessThanOrEqual(21);
+    const awake = await page.evaluate(() => ('awake' in window ? Number(window.awake) : 0));
+    const heard = await asked(page);
+    expect(heard.length).toBeGreaterThan(0);
+    const woken = heard.filter(({ at }) => at >= awake && at < awake + 400);
+    expect(woken.filter(({ ahead }) => ahead < -20)).toEqual([]);
+    // The call that tells the present state has a few words, each a sound of its own; six seconds of clicks would be more.
+    expect(woken.filter(({ ahead }) => ahead < 100).length).toBeLessThan(4);
+  },
+);
 
-test('a frozen tab stands at the right second when it wakes', async ({ page, context }) => {
+test('a frozen tab stands at the right second when it wakes', { tag: '@alone' }, async ({ page, context }) => {
   await listen(page);
   await page.goto('/run/demo-first-watch');
   await page.getByRole('button', { name: 'Start' }).click();

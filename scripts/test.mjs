@@ -75,12 +75,18 @@ const secondTries = [];
 const report = join(root, 'test-results/e2e.json');
 mkdirSync(join(root, 'test-results'), { recursive: true });
 rmSync(report, { force: true });
-await runner('Playwright', [module('@playwright/test/cli.js'), 'test'], () => {
+/** Counts what Playwright's report says, and notes what passed at the second try only. */
+function told() {
   if (!existsSync(report)) return { passed: 0, failed: 0 };
   const { stats, suites } = JSON.parse(readFileSync(report, 'utf8'));
+  rmSync(report);
   secondTries.push(...specsOf(suites).filter(({ tests }) => tests.some(({ status }) => status === 'flaky')));
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected };
-});
+}
+const playwright = [module('@playwright/test/cli.js'), 'test'];
+await runner('Playwright', [...playwright, '--grep-invert', '@alone'], told);
+// What is measured against the clock of the room has the machine to itself.
+await runner('Playwright, alone', [...playwright, '--grep', '@alone', '--workers', '1'], told);
 
 for (const { file, title } of secondTries) console.log(`\n-- passed at the second try only: ${file} › ${title}`);
 for (const said of failures) console.log(`\n-- failed: ${said}`);
