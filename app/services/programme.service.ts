@@ -10,6 +10,7 @@ import {
   type Replanned,
 } from '../../core/index';
 import { changeChoice, programmePrefix } from '../store/choices';
+import { seedProgramme } from '../store/demo-rows';
 import { Store } from '../store/store';
 import { freshId } from './fresh-id';
 import { ProgressService } from './progress.service';
@@ -24,6 +25,14 @@ export class ProgrammeService {
   private readonly store = inject(Store);
   private readonly progress = inject(ProgressService);
   private readonly sheets = inject(SheetsService);
+
+  constructor() {
+    void this.store
+      .database()
+      .then((database) => seedProgramme(database, new Date()))
+      // The demo is all there without it, and storage may be gone by now.
+      .catch(() => undefined);
+  }
 
   /** The programmes that can be read, the one that began last first. */
   readonly all$: Observable<readonly Programme[]> = this.store
