@@ -1,4 +1,4 @@
-import { compose, drawn, readWishes, scoreOf, whatFollows, writeCombination, readCombination } from '../../core/index';
+import { compose, drawn, readWishes, scoreOf, writeCombination } from '../../core/index';
 
 /** What wishes come to, as a page shows it. */
 export interface ComposeAnswer {
@@ -31,21 +31,4 @@ export function composeFor(text: string, take: number, seed: number): ComposeAns
     found: all.sort((a, b) => b.score - a.score || (a.text < b.text ? -1 : 1)).slice(0, take),
     conflict: composed.value.conflict ?? [],
   };
-}
-
-/** A move that can come next, as a page shows it. */
-export interface FollowAnswer {
-  readonly text: string;
-  readonly verdict: string;
-}
-
-/** The moves that follow a beginning without sticking, those that lead furthest first; none where it cannot be read. */
-export function followsFor(text: string, most: number): readonly FollowAnswer[] {
-  const read = readCombination(text);
-  const found = read.ok ? whatFollows(read.value, null) : null;
-  if (!found?.ok) return [];
-  return found.value
-    .filter(({ ways }) => ways > 0n)
-    .slice(0, most)
-    .map(({ move, verdict }) => ({ text: writeCombination({ items: [move] }), verdict }));
 }

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { composeFor, followsFor } from './composing';
+import { composeFor } from './composing';
 
-const composing = { composeFor, followsFor };
+const composing = { composeFor };
 export type Composing = typeof composing;
 expose(composing);
