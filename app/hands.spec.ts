@@ -76,3 +76,12 @@ export function press(host: ParentNode, name: string): void {
   found.click();
   TestBed.tick();
 }
+
+/** The button whose label or words begin with a name. */
+export function button(host: ParentNode, name: string): HTMLElement {
+  const found = [...host.querySelectorAll<HTMLElement>('button')].find((each) =>
+    (each.getAttribute('aria-label') ?? each.textContent).trim().startsWith(name),
+  );
+  if (!found) throw new Error(`no button ${name}`);
+  return found;
+}

@@ -4,7 +4,7 @@ import { seedDemo } from '../store/demo-rows';
 import { SettingsService } from '../services/settings.service';
 import { SheetsService } from '../services/sheets.service';
 import { Store } from '../store/store';
-import { choose as choice, chosen, fieldOf, type } from '../hands.spec';
+import { button, choose as choice, chosen, fieldOf, type } from '../hands.spec';
 import { sheetsHere, testProviders, until } from '../spec-store.spec';
 import { LogPage } from './log/log-page';
 import { SettingsPage } from './settings/settings-page';
@@ -29,14 +29,6 @@ async function shows(host: HTMLElement, ready: (host: HTMLElement) => boolean): 
     TestBed.tick();
     return ready(host);
   });
-}
-
-function button(host: ParentNode, name: string): HTMLElement {
-  const found = [...host.querySelectorAll<HTMLElement>('button')].find((each) =>
-    (each.getAttribute('aria-label') ?? each.textContent).trim().startsWith(name),
-  );
-  if (!found) throw new Error(`no button ${name}`);
-  return found;
 }
 
 /** Opens a row's menu and presses one of its lines. */

@@ -17,12 +17,12 @@ const calmMs = 400;
     @if (expected(); as expected) {
       @if (expected.counts > 0) {
         <span
-          >· by your counts <b>{{ expected.least }}–{{ expected.most }}</b> punches</span
-        >
+          >By your counts <b>{{ expected.least }}–{{ expected.most }}</b> punches.
+        </span>
       }
     }
     @if (story()?.sentence; as sentence) {
-      <span> {{ timeline() ? '· ' : '' }}{{ sentence }}</span>
+      <span>{{ sentence }} </span>
       <a routerLink="/log" [queryParams]="{ sheet: sheet().id }">Round by round</a>
     }
   `,

@@ -1,9 +1,8 @@
 import { inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import type { Table } from 'dexie';
-import { alike, type Room } from '../../core/index';
+import { alike, programmePrefix, type Room } from '../../core/index';
 import type { Database, StoredChoice } from '../store/database';
-import { programmePrefix } from '../store/choices';
 import { Store } from '../store/store';
 
 /** The demo class, there on the first visit and cleared by one button. What a coach has changed is no demo any more and stays. */

@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { map, type Observable } from 'rxjs';
-import { amend, logEntrySchema, names, withoutPerson, type LogEntry, type Said } from '../../core/index';
+import { amend, logEntrySchema, speaksOf, withoutPerson, type LogEntry, type Said } from '../../core/index';
 import type { Database, StoredEntry } from '../store/database';
 import { faultOf } from '../store/sound';
 import { Store, type Outcome } from '../store/store';
@@ -106,7 +106,7 @@ export class LogService {
   async forget(person: string): Promise<{ readonly entries: number; readonly putBack: () => Promise<void> }> {
     const { written } = await this.store.write('taking a person out', 'log', (database) =>
       database.transaction('rw', database.log, async () => {
-        const rows = await database.log.filter(({ entry }) => names(entry, person)).toArray();
+        const rows = await database.log.filter(({ entry }) => speaksOf(entry, person)).toArray();
         for (const row of rows) await writeEntry(database, withoutPerson(row.entry, person));
         return rows;
       }),

@@ -2,6 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { map, type Observable } from 'rxjs';
 import {
   alike,
+  programmePrefix,
   programmeSchema,
   type Day,
   type Programme,
@@ -9,7 +10,7 @@ import {
   type ProgrammeWishes,
   type Replanned,
 } from '../../core/index';
-import { changeChoice, programmePrefix } from '../store/choices';
+import { changeChoice } from '../store/choices';
 import { seedProgramme } from '../store/demo-rows';
 import { Store } from '../store/store';
 import { freshId } from './fresh-id';

@@ -1,6 +1,7 @@
 import {
   bookEntrySchema,
   logEntrySchema,
+  programmePrefix,
   programmeSchema,
   roomSchema,
   sheetSchema,
@@ -9,7 +10,6 @@ import {
   type Sorted,
 } from '../../core/index';
 import { freshId } from '../services/fresh-id';
-import { programmePrefix } from './choices';
 import type { Database, StoredChoice, StoredCombination, StoredEntry, StoredSheet } from './database';
 
 /** Where undo stands belongs to the steps, which no backup holds. */

@@ -2,8 +2,6 @@ import type { Database, StoredChoice } from './database';
 
 /** Rows under such a key were put aside, because they could not be read or another one took their place. */
 export const asidePrefix = 'aside ';
-/** Programmes lie under such keys, each by its id. */
-export const programmePrefix = 'programme ';
 
 /** Puts a record aside under a key of its own, as it is, so that what comes in its place does not lose it. */
 async function putAside({ choices }: Database, row: StoredChoice): Promise<void> {

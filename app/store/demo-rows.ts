@@ -1,5 +1,5 @@
+import { programmePrefix } from '../../core/index';
 import { demoRoom } from '../../demo/room';
-import { programmePrefix } from './choices';
 import { inSums } from '../workers/in-sums';
 import type { Database } from './database';
 

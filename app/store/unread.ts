@@ -1,5 +1,12 @@
-import { programmeSchema, readSettings, roomSchema, unfinishedRunSchema, workFault } from '../../core/index';
-import { asidePrefix, programmePrefix } from './choices';
+import {
+  programmePrefix,
+  programmeSchema,
+  readSettings,
+  roomSchema,
+  unfinishedRunSchema,
+  workFault,
+} from '../../core/index';
+import { asidePrefix } from './choices';
 import type { Database } from './database';
 import { faultOf, whyNot, type LookedAt, type StoredRecord, type Unread } from './sound';
 

@@ -7,7 +7,7 @@ import { countWays, sampleOf, type Ways } from './count';
 import { machineOf } from './machine';
 import { mostMoves, type Wish } from './wish';
 
-/** A combination out of letters. */
+/** A combination out of letters. `combinationOf([letterOf(move('jab'))])` is a jab */
 export const combinationOf = (letters: readonly Letter[]): Combination => ({
   items: letters.flatMap((letter) => alphabet[letter] ?? []),
 });

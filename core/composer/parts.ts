@@ -29,7 +29,7 @@ export interface Part {
 
 const always = (): boolean => true;
 
-/** So many of some moves. */
+/** So many of some moves. `countPart(punches, 2, 4)` */
 export function countPart(of: ReadonlySet<Letter>, least: number, most: number): Part {
   return {
     start: 0,
@@ -39,7 +39,7 @@ export function countPart(of: ReadonlySet<Letter>, least: number, most: number):
   };
 }
 
-/** These moves first. */
+/** These moves first. `beginsPart([jab, cross])` */
 export function beginsPart(letters: readonly Letter[]): Part {
   return {
     start: 0,
@@ -49,7 +49,7 @@ export function beginsPart(letters: readonly Letter[]): Part {
   };
 }
 
-/** These moves last: how many of them the beginning ends with (Knuth, Morris and Pratt 1977). */
+/** These moves last: how many of them the beginning ends with (Knuth, Morris and Pratt 1977). `endsPart([hook])` */
 export function endsPart(letters: readonly Letter[]): Part {
   const next = (state: number, letter: Letter): number => {
     const seen = [...letters.slice(0, state), letter];
@@ -65,7 +65,7 @@ export function endsPart(letters: readonly Letter[]): Part {
   };
 }
 
-/** These moves in this order, with others between them or not. */
+/** These moves in this order, with others between them or not. `containsPart([slip, cross])` */
 export function containsPart(letters: readonly Letter[]): Part {
   return {
     start: 0,
@@ -75,7 +75,7 @@ export function containsPart(letters: readonly Letter[]): Part {
   };
 }
 
-/** No stuck seam inside. */
+/** No stuck seam inside. `flowsPart().next(0, cross, { last: cross, apart: false, length: 1 })` → `-1` */
 export function flowsPart(): Part {
   const { seam } = graph();
   return {
@@ -86,7 +86,7 @@ export function flowsPart(): Part {
   };
 }
 
-/** The class ends in the stance in which it began. */
+/** The class ends in the stance in which it began. `stancePart().ends(1, here)` → `false` */
 export function stancePart(): Part {
   const { turns } = graph();
   return {
@@ -103,6 +103,7 @@ const far = { apart: 0, near: 1, stuck: 2 } as const;
 /**
  * The seam from the end to the beginning, and the seconds up to there: it remembers the first move, and how the next time goes
  * where this one ends out of reach. `most` is null where seconds do not matter, `loops` whether the seam must not stick.
+ * @example loopPart(true, null)
  */
 export function loopPart(loops: boolean, most: Milliseconds | null): Part {
   const { seam, apartAfter } = graph();
@@ -165,7 +166,7 @@ export function loopPart(loops: boolean, most: Milliseconds | null): Part {
   };
 }
 
-/** What a kind of bag takes at a level: each move by itself, a ball's path through them, no more strikes than are useful. */
+/** What a kind of bag takes at a level: each move by itself, a ball's path through them, no more strikes than are useful. `bagPart('double-end', 'beginner')` */
 export function bagPart(bag: BagKind, level: Level | undefined): Part {
   const nature = natureHere(bagNatures[bag], { level });
   const most = level ? (nature.longest?.[level] ?? null) : null;

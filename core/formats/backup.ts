@@ -2,7 +2,7 @@ import * as z from '../schemas';
 import { logEntrySchema } from '../log/log-entry';
 import { alike } from '../merging/three-way';
 import { bookEntrySchema } from '../sheet/book';
-import { programmeSchema } from '../sheet/programme';
+import { programmePrefix, programmeSchema } from '../sheet/programme';
 import { roomSchema } from '../sheet/room';
 import { sheetSchema } from '../sheet/schema';
 import { readVersioned, type FromFile } from './sheet-json';
@@ -25,7 +25,7 @@ const choiceRow = z.looseObject({ key: z.string().check(z.minLength(1)), value: 
     path: ['value'],
     error: 'this is no room',
   }),
-  z.refine(({ key, value }) => !key.startsWith('programme ') || programmeSchema.safeParse(value).success, {
+  z.refine(({ key, value }) => !key.startsWith(programmePrefix) || programmeSchema.safeParse(value).success, {
     path: ['value'],
     error: 'this is no programme',
   }),

@@ -13,7 +13,7 @@ export const safeCell = (text: string): string => (formula.test(text) ? `'${text
 /** A cell as it was. `plainCell("'=1+1")` → `=1+1` */
 export const plainCell = (cell: string): string => (/^'/.test(cell) && formula.test(cell) ? cell.slice(1) : cell);
 
-/** Rows as CSV by RFC 4180: commas, CRLF, quotes where they are needed; what looks like a formula is made safe. */
+/** Rows as CSV by RFC 4180: commas, CRLF, quotes where they are needed; what looks like a formula is made safe. `writeCsv(['a', 'b'], [[1, null]])` → `a,b`, `1,` */
 export function writeCsv(header: readonly string[], rows: readonly (readonly (string | number | null)[])[]): string {
   const cells = rows.map((row) => row.map((cell) => (typeof cell === 'string' ? safeCell(cell) : (cell ?? ''))));
   return `${Papa.unparse([[...header], ...cells], { newline: '\r\n' })}\r\n`;

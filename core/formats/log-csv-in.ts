@@ -49,7 +49,7 @@ export function dayIn(cell: string, order: DateOrder): Day | null {
   return dayFromIso(`${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`);
 }
 
-/** Minutes after midnight out of `18:30` or `6:30 pm`; null where it is no time. */
+/** Minutes after midnight out of a time; null where it is none. `clockIn('6:30 pm')` → `1110` */
 export function clockIn(cell: string): number | null {
   const found = /(\d{1,2}):(\d{2})(?::\d{2})?\s*([ap]m)?\s*$/i.exec(cell.trim());
   if (!found) return null;
@@ -64,7 +64,7 @@ export function numberIn(cell: string): number | null {
   return /^-?\d+(\.\d+)?$/.test(text) ? Number(text) : null;
 }
 
-/** A length out of minutes, `m:ss` or `h:mm:ss`; null where it is none. `lengthIn('1:05:00')` → `3_900_000` */
+/** A length out of minutes, `m:ss` or `h:mm:ss`; null where it is none. `msIn('1:05:00')` → `3_900_000` */
 export function msIn(cell: string): Milliseconds | null {
   const clock = /^(?:(\d{1,2}):)?(\d{1,3}):(\d{2})$/.exec(cell.trim());
   if (clock) return ((Number(clock[1] ?? 0) * 60 + Number(clock[2])) * 60 + Number(clock[3])) * 1000;
@@ -168,7 +168,7 @@ export function sessionsIn(table: CsvTable, mapping: CsvMapping | null, order: D
   return { sessions, faults };
 }
 
-/** Rounds out of a file that this program wrote, with what could not be read. */
+/** Rounds out of a file that this program wrote, with what could not be read. `roundsIn(table).rounds[0]?.effort` */
 export function roundsIn(table: CsvTable): {
   readonly rounds: readonly CsvRound[];
   readonly faults: readonly CsvFault[];

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { dayFromIso, dayOf, momentOf } from '../log/day';
-import { noDigest } from '../log/digest-for-specs';
+import { noDigest } from '../log/no-digest.spec';
 import { entryByHand } from '../log/entry-by-hand';
 import type { LogEntry } from '../log/log-entry';
 import { emptySheet } from '../sheet/fresh';

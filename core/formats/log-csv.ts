@@ -68,7 +68,7 @@ export function entriesCsv(entries: readonly LogEntry[], faultsOf: (entry: LogEn
   );
 }
 
-/** Rounds as CSV, one a row, by the figures of their entries. */
+/** Rounds as CSV, one a row, by the figures of their entries. `roundsCsv(digests).startsWith('id,date') // true` */
 export function roundsCsv(digests: readonly Digest[]): string {
   return writeCsv(
     roundColumns,
@@ -130,6 +130,7 @@ export function guessMapping(header: readonly string[]): CsvMapping {
   ) as unknown as CsvMapping;
 }
 
-/** Whether a table is one that this program wrote. */
+/** Whether a table is one of entries that this program wrote. `isEntriesCsv(readCsv(text))` */
 export const isEntriesCsv = ({ header }: CsvTable): boolean => entryColumns.every((name, at) => header[at] === name);
+/** Whether a table is one of rounds that this program wrote. `isRoundsCsv(readCsv(text))` */
 export const isRoundsCsv = ({ header }: CsvTable): boolean => roundColumns.every((name, at) => header[at] === name);

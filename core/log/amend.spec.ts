@@ -1,5 +1,5 @@
 import { emptySheet } from '../sheet/fresh';
-import { amend, names, withoutPerson } from './amend';
+import { amend, speaksOf, withoutPerson } from './amend';
 import { entryByHand } from './entry-by-hand';
 import { logEntrySchema, type LogEntry } from './log-entry';
 
@@ -51,6 +51,7 @@ describe('one person’s data', () => {
   const full: LogEntry = {
     ...entry,
     ...{ title: 'With Wren', note: 'wren late, Wrenhold early', counted: 210 },
+    sheet: { ...entry.sheet, title: 'Wren’s round', note: 'Wren first', class: { note: 'wren' } },
     rounds: [{ round: 1, effort: 5, counted: 60 }],
     count: { of: 'one', by: 'typed', name: 'Wren' },
     who: { names: ['Ada', 'Wren'], people: 2 },
@@ -73,6 +74,6 @@ describe('one person’s data', () => {
 
   it('leaves others’ alone, and says who is in an entry', () => {
     expect(withoutPerson(full, 'Bo')).toEqual(full);
-    expect([names(full, 'Wren'), names(full, 'Bo'), names(full, ' ')]).toEqual([true, false, false]);
+    expect([speaksOf(full, 'Wren'), speaksOf(full, 'Bo'), speaksOf(full, ' ')]).toEqual([true, false, false]);
   });
 });

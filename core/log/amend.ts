@@ -1,5 +1,6 @@
 import { alike } from '../merging/three-way';
 import { mostAmendments, saidFields, type LogEntry, type Said } from './log-entry';
+import type { Sheet } from '../sheet/schema';
 import type { WallTime } from './day';
 
 /** Changes of the same fields that follow each other this quickly are one (house value). */
@@ -29,8 +30,8 @@ export function amend(entry: LogEntry, change: Said, at: WallTime): LogEntry {
   return { ...next, history: [...history, { at, was }].slice(-mostAmendments) };
 }
 
-/** Whether a person stands in an entry, in what it was as well. */
-export function names(entry: LogEntry, person: string): boolean {
+/** Whether a person stands in an entry, in what it was as well. `speaksOf(entry, 'Ada')` → `true` */
+export function speaksOf(entry: LogEntry, person: string): boolean {
   return !alike(entry, withoutPerson(entry, person));
 }
 
@@ -73,15 +74,24 @@ export function withoutPerson(entry: LogEntry, person: string): LogEntry {
         ...(rest.rounds ? { rounds: rest.rounds.map((each) => ({ ...each, counted: null })) } : {}),
       }
     : entry;
-  const { who, history } = plain;
+  const { who, history, sheet } = plain;
   return {
     ...plain,
     title: withoutName(plain.title, person),
     note: withoutName(plain.note, person),
+    sheet: sheetWithout(sheet, person),
     ...(who ? { who: { ...who, names: who.names.filter((each) => !same(each, person)) } } : {}),
     ...(history ? { history: history.map(({ at, was }) => ({ at, was: cleanedWas(was, person) })) } : {}),
     ...(!theirs && count ? { count } : {}),
   };
+}
+
+/** A sheet whose own words speak of nobody of a name; combinations are moves, and stay. */
+function sheetWithout(sheet: Sheet, person: string): Sheet {
+  const note = <Noted extends { readonly note?: string | undefined }>(noted: Noted): Noted =>
+    noted.note === undefined ? noted : { ...noted, note: withoutName(noted.note, person) };
+  const { title, blocks, class: people } = sheet;
+  return { ...note(sheet), title: withoutName(title, person), class: note(people), blocks: blocks.map(note) };
 }
 
 /** What an entry was, without a person: a count that was theirs goes with its name. */

@@ -12,7 +12,7 @@ import {
   type Weighed,
 } from './calibration';
 import type { Digest } from './digest';
-import { noDigest } from './digest-for-specs';
+import { noDigest } from './no-digest.spec';
 
 const today = 20_000;
 const count = (ratio: number, more: Partial<Counted> = {}): Counted => ({

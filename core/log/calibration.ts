@@ -78,9 +78,10 @@ export function shrunkMean(
 
 /** Slower, as planned or faster than steady: paces that are counted together (house values). */
 export type PaceBand = 'slow' | 'steady' | 'fast';
+/** How a pace is counted. `paceBand(1.3)` → `fast` */
 export const paceBand = (pace: PaceFactor): PaceBand => (pace < 0.9 ? 'slow' : pace > 1.1 ? 'fast' : 'steady');
 
-/** Every count of the log that anything is learnt from: rounds where rounds were counted, else whole sessions. */
+/** Every count of the log that anything is learnt from: rounds where rounds were counted, else whole sessions. `countsIn(digests)[0].ratio` → `0.9` */
 export function countsIn(digests: readonly Digest[]): Counted[] {
   return digests.flatMap((digest): Counted[] => {
     if (!digest.learns) return [];
@@ -175,7 +176,7 @@ export function calibrate(counts: readonly Counted[], today: Day): Calibration {
   };
 }
 
-/** What is expected of some work of a class: the nearest that was counted, or what it belongs to. */
+/** What is expected of some work of a class: the nearest that was counted, or what it belongs to. `expected(calibration, 'beginner', 'build', 1).ratio` */
 export function expected(
   { everybody, groups, kinds, paces }: Calibration,
   group: string,
@@ -198,6 +199,11 @@ export interface Expected {
 /** Four of five of a normal distribution lie within so many standard deviations. */
 const fourOfFive = 1.2816;
 
+/** The least and the most that a ratio may be in four cases of five. `bandOf({ ratio: 1, sd: 0.1 })` → about `[0.88, 1.14]` */
+export function bandOf({ ratio, sd }: Pick<Estimate, 'ratio' | 'sd'>): readonly [number, number] {
+  return [ratio * Math.exp(-fourOfFive * sd), ratio * Math.exp(fourOfFive * sd)];
+}
+
 /**
  * Planned counts by what they are of, as they are to be expected. The range narrows with every count, down to how sessions
  * differ from each other.
@@ -213,11 +219,11 @@ export function expectedCount(parts: readonly PlannedPart[], calibration: Calibr
     sd += all > 0 ? (planned / all) * estimate.sd : 0;
     counts = Math.max(counts, estimate.counts);
   }
-  const wide = fourOfFive * Math.hypot(sd, counting.scatter);
+  const [least, most] = bandOf({ ratio: count, sd: Math.hypot(sd, counting.scatter) });
   return {
     count: Math.round(count),
-    least: Math.round(count * Math.exp(-wide)),
-    most: Math.round(count * Math.exp(wide)),
+    least: Math.round(least),
+    most: Math.round(most),
     counts,
   };
 }

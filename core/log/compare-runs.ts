@@ -40,7 +40,7 @@ function meanOf(values: readonly (number | null)[]): number | null {
   return known.length === 0 ? null : known.reduce((sum, value) => sum + value, 0) / known.length;
 }
 
-/** The last run of a sheet against the mean of the five before it; null where it has not been run twice. */
+/** The last run of a sheet against the mean of the five before it; null where it has not been run twice. `progressOfSheet(runsOf(digests, id))?.times` */
 export function progressOfSheet(runs: readonly Digest[]): SheetProgress | null {
   const now = runs.at(-1);
   const before = runs.slice(-1 - lookedBack, -1);

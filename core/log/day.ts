@@ -17,7 +17,7 @@ export function dayOf(moment: WallTime): Day {
   return Math.round(Date.UTC(at.getFullYear(), at.getMonth(), at.getDate()) / dayMs);
 }
 
-/** A moment of a day by the clock on the wall, so many minutes after midnight. */
+/** A moment of a day by the clock on the wall, so many minutes after midnight. `momentOf(day, 18 * 60)` is six in the evening */
 export function momentOf(day: Day, minutes = 0): WallTime {
   const at = new Date(day * dayMs);
   return new Date(at.getUTCFullYear(), at.getUTCMonth(), at.getUTCDate(), 0, minutes).getTime();
@@ -29,7 +29,7 @@ export const weekdayOf = (day: Day): number => (((day + mondayBefore) % 7) + 7) 
 /** The week of a day. `weekOf(dayFromIso('2026-11-26') ?? 0) - weekOf(dayFromIso('2026-11-22') ?? 0)` → `1` */
 export const weekOf = (day: Day): Week => Math.floor((day + mondayBefore) / 7);
 
-/** The Monday a week begins with. */
+/** The Monday a week begins with. `isoDay(firstDayOf(weekOf(0)))` → `1969-12-29` */
 export const firstDayOf = (week: Week): Day => week * 7 - mondayBefore;
 
 /** A day as ISO 8601 has it. `isoDay(0)` → `1970-01-01` */

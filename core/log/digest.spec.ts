@@ -5,7 +5,7 @@ import { compile } from '../timeline/compile';
 import { coverageOf, aimsMet, coverageOfCombination, sayNeglected } from './coverage';
 import { compareRounds, progressOfSheet, runsOf, sayProgress } from './compare-runs';
 import type { Digest } from './digest';
-import { noDigest } from './digest-for-specs';
+import { noDigest } from './no-digest.spec';
 import { entryByHand } from './entry-by-hand';
 import { entryOfRun } from './entry-of-run';
 import type { LogEntry, Said } from './log-entry';

@@ -94,7 +94,7 @@ const workKinds: Readonly<Partial<Record<Doing, WorkKind>>> = {
   rhythm: 'rhythm',
 };
 
-/** The kind of work of a leaf; null where nothing is struck. */
+/** The kind of work of a leaf; null where nothing is struck. `workKindOf(leaf)` → `build` */
 export function workKindOf(leaf: Pick<Leaf, 'doing' | 'combination' | 'stage'>): WorkKind | null {
   if (leaf.doing === 'combination' && leaf.combination?.items[0]?.kind === 'freestyle') return 'free';
   return leaf.stage ? 'build' : (workKinds[leaf.doing] ?? null);
@@ -128,7 +128,7 @@ interface Sums {
   right: number;
 }
 
-/** Adds what so many repetitions of a combination strike, place by place; `share` of each. */
+/** Adds what so many repetitions of a combination strike, place by place; `share` of each. `addCells(cells, combination, 12, 0.5)` */
 export function addCells(
   cells: Partial<Record<Cell, number>>,
   combination: Combination,

@@ -2,7 +2,7 @@ import { mean, sampleStandardDeviation } from 'simple-statistics';
 import fc from 'fast-check';
 import { dayFromIso, weekOf } from './day';
 import type { Digest } from './digest';
-import { noDigest } from './digest-for-specs';
+import { noDigest } from './no-digest.spec';
 import {
   energyOf,
   energyOfSession,

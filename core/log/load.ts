@@ -89,7 +89,7 @@ export const loadBounds = { rise: 1.3, monotony: 2 } as const;
 /** Weeks that a week is held against. */
 const before = 4;
 
-/** By how much a week is above the mean of the four before it, as far as those have loads; null where none has. */
+/** By how much a week is above the mean of the four before it, as far as those have loads; null where none has. `riseOf(weeks, 5)` → `1.2` */
 export function riseOf(weeks: readonly WeekLoad[], at: number): number | null {
   const past = weeks.slice(Math.max(0, at - before), at).filter(({ sum }) => sum > 0);
   const here = weeks[at];
@@ -149,7 +149,7 @@ export function energyOf(met: Met, weight: Kilograms, ms: Milliseconds): number 
 const kickingFrom = 0.15;
 const kicking = ['kicks', 'knees', 'elbows', 'teeps'];
 
-/** The energy of one person of a weight in a session, in kilocalories; an estimate in plain words, no more. */
+/** The energy of one person of a weight in a session, in kilocalories; an estimate in plain words, no more. `energyOfSession(digest, 70)` */
 export function energyOfSession({ msByBlock, cells, strikes }: Digest, weight: Kilograms): number {
   const legs = Object.entries(cells)
     .filter(([cell]) => kicking.some((group) => cell.endsWith(group)))

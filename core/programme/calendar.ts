@@ -7,7 +7,7 @@ import type { Programme, ProgrammeSession } from '../sheet/programme';
 /** What stands behind a session's id, so that no other calendar's event has the same. */
 const domain = 'keen-tempo.invalid';
 
-/** The stable id of a session in calendars. */
+/** The stable id of a session in calendars. `uidOf({ id: 'p-1' })` → `p-1@keen-tempo.invalid` */
 export const uidOf = ({ id }: Pick<ProgrammeSession, 'id'>): string => `${id}@${domain}`;
 
 function wordsOf({ adds, repeats, easier }: ProgrammeSession): string {

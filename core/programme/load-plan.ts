@@ -61,6 +61,7 @@ function alternating(sorted: readonly number[]): number[] {
 /**
  * The ways to fill a week, one for each sum: the least spread one that holds the bound of monotony; where none does, the
  * least monotonous of all.
+ * @example weekOptions({ over: [], open: [0, 2, 4], easier: false }, 40, 2)[0]?.efforts // [8, 8, 8]
  */
 export function weekOptions(week: OpenWeek, minutes: number, monotony: number): readonly WeekOption[] {
   const bySum = new Map<number, WeekOption & { readonly holds: boolean }>();
@@ -85,7 +86,7 @@ export function weekOptions(week: OpenWeek, minutes: number, monotony: number): 
   return holding.length > 0 ? holding : all.sort((a, b) => (a.monotony ?? 0) - (b.monotony ?? 0)).slice(0, 1);
 }
 
-/** The load that a week is meant to have: rising over the programme, less in an easier week. */
+/** The load that a week is meant to have: rising over the programme, less in an easier week. `wantedLoad(week, 0, 6, 40)` */
 export function wantedLoad(week: OpenWeek, at: number, weeks: number, minutes: number): Load {
   const share = weeks > 1 ? at / (weeks - 1) : 1;
   const effort = ramp.from + (ramp.to - ramp.from) * share;

@@ -35,10 +35,10 @@ const minutesOfRepeat = 12;
 /** Combinations that are repeated in one session, at the most. */
 const mostRepeats = (minutes: number): number => Math.min(4, Math.max(1, Math.floor(minutes / minutesOfRepeat)));
 
-/** The day of a session; 0 where it has none that can be. */
+/** The day of a session; 0 where it has none that can be. `isoDay(dayOfSession(session)) === session.day` */
 export const dayOfSession = ({ day }: Pick<ProgrammeSession, 'day'>): Day => dayFromIso(day) ?? 0;
 
-/** Days of a programme: its weekdays from its beginning on, without the days off. */
+/** Days of a programme: its weekdays from its beginning on, without the days off. `sessionDays(wishes).length` */
 export function sessionDays({ starts, weeks, weekdays, daysOff }: ProgrammeWishes): Day[] {
   const first = dayFromIso(starts) ?? 0;
   const off = new Set(daysOff);
@@ -47,11 +47,11 @@ export function sessionDays({ starts, weeks, weekdays, daysOff }: ProgrammeWishe
   );
 }
 
-/** Which week of the programme a day lies in, from 0. */
+/** Which week of the programme a day lies in, from 0; below it before it begins. `weekOfProgramme(wishes, today)` */
 export const weekOfProgramme = ({ starts }: Pick<ProgrammeWishes, 'starts'>, day: Day): number =>
   weekOf(day) - weekOf(dayFromIso(starts) ?? 0);
 
-/** Whether a day lies in an easier week. */
+/** Whether a day lies in an easier week. `isEasier(wishes, today)` */
 export function isEasier(wishes: ProgrammeWishes, day: Day): boolean {
   return wishes.easierEvery > 0 && (weekOfProgramme(wishes, day) + 1) % wishes.easierEvery === 0;
 }
@@ -68,7 +68,10 @@ export function spreadOver(steps: number, places: number): (number | null)[] {
   return out;
 }
 
-/** Steps that have been taken already: those of sessions that are done, and what was done twice and went well before. */
+/**
+ * Steps that are still to be taken: not those of sessions that are done, nor what was done twice and went well before.
+ * @example stepsLeft(wishes, [], new Map()).length
+ */
 export function stepsLeft(
   wishes: ProgrammeWishes,
   done: readonly ProgrammeSession[],

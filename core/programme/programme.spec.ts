@@ -4,7 +4,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { findings } from '../findings/index';
 import { dayFromIso, dayOf, isoDay, weekOf, type Day } from '../log/day';
 import type { Digest } from '../log/digest';
-import { noDigest } from '../log/digest-for-specs';
+import { noDigest } from '../log/no-digest.spec';
 import { monotonyOf, sessionLoad } from '../log/load';
 import { programmeSchema, type ProgrammeSession, type ProgrammeWishes } from '../sheet/programme';
 import { sheetSchema } from '../sheet/schema';

@@ -51,7 +51,7 @@ function heldOn(session: ProgrammeSession, digests: readonly Digest[]): boolean 
   );
 }
 
-/** Sessions with what became of those that are over; today's is missed when the day is over. */
+/** Sessions with what became of those that are over; today's is missed when the day is over. `withStates(sessions, digests, today)[0]?.state` */
 export function withStates(
   sessions: readonly ProgrammeSession[],
   digests: readonly Digest[],
@@ -108,7 +108,7 @@ export function replan(programme: Programme, digests: readonly Digest[], today: 
   };
 }
 
-/** A session on another day, and the rest planned anew around it; null where that day has one already. */
+/** A session on another day, and the rest planned anew around it; null where that day has one already. `moveSession(programme, 'p-2', day, digests, today)` */
 export function moveSession(
   programme: Programme,
   id: string,

@@ -11,7 +11,7 @@ const leastDone = 0.5;
 const hardFrom = 9;
 const easyTo = 3;
 
-/** How it went with one combination, by how much of it was done, how hard the session was and whether faults were seen. */
+/** How it went with one combination, by how much of it was done, how hard the session was and whether faults were seen. `recallOf(worked, digest)` → `good` */
 export function recallOf({ ms, plannedMs }: Worked, { effort, faults, finished }: Digest): Recall {
   if (ms < plannedMs * leastDone) return 'again';
   if (faults.length > 0 || !finished || (effort !== null && effort >= hardFrom)) return 'hard';
@@ -77,10 +77,10 @@ export function dueOf(digests: readonly Digest[]): DueAgain[] {
   }));
 }
 
-/** The day on which a combination is due again. */
+/** The day on which a combination is due again. `dueDay(learn(undefined, today, 'good'))` */
 export const dueDay = ({ card }: Learnt): Day => Math.floor(card.due.getTime() / dayMs);
 
-/** How far each combination of some sessions is learnt, by its text. Several times on one day are one: the best of them counts. */
+/** How far each combination of some sessions is learnt, by its text. Several times on one day are one: the best of them counts. `learntIn(digests).get('1 2')?.times` */
 export function learntIn(digests: readonly Digest[]): Map<string, Learnt> {
   const byDay = new Map<Day, Map<string, Recall>>();
   const last = digests.reduce((latest, { day, learns }) => (learns ? Math.max(latest, day) : latest), -Infinity);

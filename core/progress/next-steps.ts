@@ -35,7 +35,7 @@ export function buildTree(rows: readonly BookRow[]): ReadonlyMap<string, readonl
 const nameOf = (rows: readonly BookRow[], text: string): string =>
   rows.find(({ entry }) => entry.text === text)?.entry.name || text;
 
-/** Combinations that are due on a day, the longest overdue first. */
+/** Combinations that are due on a day, the longest overdue first. `suggestDue(dueOf(digests), rows, today)[0]?.reason` */
 export function suggestDue(due: readonly DueAgain[], rows: readonly BookRow[], today: Day): Suggestion[] {
   return due
     .filter((each) => each.due <= today)
@@ -48,7 +48,7 @@ export function suggestDue(due: readonly DueAgain[], rows: readonly BookRow[], t
     }));
 }
 
-/** For each aim that is short, the combination of the book that serves it best. */
+/** For each aim that is short, the combination of the book that serves it best. `suggestForLacks(met, rows)[0]?.text` */
 export function suggestForLacks(met: readonly AimMet[], rows: readonly BookRow[]): Suggestion[] {
   const covered = rows.map((row) => ({ row, coverage: coverageOfCombination(row.combination) }));
   return met
@@ -65,7 +65,7 @@ export function suggestForLacks(met: readonly AimMet[], rows: readonly BookRow[]
     });
 }
 
-/** Faults that were seen in the last sessions, with the drill that mends each. */
+/** Faults that were seen in the last sessions, with the drill that mends each. `suggestForFaults(digests, today)[0]?.name` */
 export function suggestForFaults(digests: readonly Digest[], today: Day, span = 28): Suggestion[] {
   const seen = new Map<string, number>();
   for (const { learns, day, faults } of digests)
@@ -83,7 +83,7 @@ export function suggestForFaults(digests: readonly Digest[], today: Day, span = 
 /** So often it has to have gone well before a step is added (house value). */
 const ready = 2;
 
-/** Next harder steps: what goes on by one move from a combination that went well twice and is not due. */
+/** Next harder steps: what goes on by one move from a combination that went well twice and is not due. `suggestHarder(due, rows, today)[0]?.text` */
 export function suggestHarder(due: readonly DueAgain[], rows: readonly BookRow[], today: Day): Suggestion[] {
   const tree = buildTree(rows);
   const done = new Set(due.map(({ text }) => text));

@@ -90,7 +90,7 @@ function sharesOf(digests: readonly Digest[], from: Day, today: Day): WeekShares
   return [...weeks].map(([week, sums]) => ({ week, ...sums }));
 }
 
-/** What to do next, the due first; of each kind a few. */
+/** What to do next, the due first; of each kind a few. `whatNext(digests, rows, met, today)[0]?.kind` → `due` */
 export function whatNext(
   digests: readonly Digest[],
   rows: readonly BookRow[],

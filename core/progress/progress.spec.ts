@@ -1,7 +1,7 @@
 import { bookRow, type BookRow } from '../book/search';
 import { coverageOf, aimsMet } from '../log/coverage';
 import type { Digest, Worked } from '../log/digest';
-import { noDigest } from '../log/digest-for-specs';
+import { noDigest } from '../log/no-digest.spec';
 import { dueOf, recallOf } from './due';
 import { buildTree, suggestDue, suggestForFaults, suggestForLacks, suggestHarder } from './next-steps';
 

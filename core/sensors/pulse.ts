@@ -18,6 +18,24 @@ const bands = [
 ] as const;
 export type PulseBand = (typeof bands)[number]['name'];
 
+/** A band in beats a minute; the hardest has no end. */
+export interface PulseRange {
+  readonly name: PulseBand;
+  readonly from: Bpm;
+  readonly to: Bpm;
+}
+
+/** The bands from easy on for an age and a pulse at rest, the easiest first. `pulseRanges(40, 60)[0]` → `{ name: 'easy', from: 96, to: 120 }` */
+export function pulseRanges(age: number, rest: Bpm): PulseRange[] {
+  const most = mostPulse(age);
+  const rising = bands.filter(({ from }) => from > 0).reverse();
+  return rising.map(({ name, from }, at) => ({
+    name,
+    from: Math.round(pulseAt(rest, most, from)),
+    to: Math.round(pulseAt(rest, most, rising[at + 1]?.from ?? 1)),
+  }));
+}
+
 /** The band of a pulse. `pulseBand(150, 60, 180)` → `"hard"` */
 export function pulseBand(bpm: Bpm, rest: Bpm, most: Bpm): PulseBand {
   const share = most > rest ? (bpm - rest) / (most - rest) : 0;

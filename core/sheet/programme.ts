@@ -5,6 +5,8 @@ import { draftKinds } from './settings';
 
 export const programmeFormat = 'keen-tempo/programme';
 export const programmeVersion = 1;
+/** Programmes are kept among the remembered choices, each under this and its id. */
+export const programmePrefix = 'programme ';
 
 const id = z.string().check(z.minLength(1), z.maxLength(64));
 const isoDaySchema = z.iso.date();

@@ -12,6 +12,7 @@ import { RouterLink } from '@angular/router';
 import { switchMap } from 'rxjs';
 import {
   anyEntry,
+  balanceGoal,
   dayOf,
   logOrders,
   momentOf,
@@ -128,7 +129,9 @@ export class LogPage {
       const today = dayOf(Date.now());
       const { strikes, left, right } = await progress.ask('coverage', today - weeks * 7 + 1, today);
       const share = Math.round((left / Math.max(1, left + right)) * 100);
-      return strikes < 1 ? null : { all: Math.round(strikes), left: share, balanced: Math.abs(share - 50) <= 5 };
+      return strikes < 1
+        ? null
+        : { all: Math.round(strikes), left: share, balanced: Math.abs(share - 50) <= balanceGoal * 100 };
     }),
   );
   protected readonly groups = toSignal(

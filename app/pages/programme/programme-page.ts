@@ -32,6 +32,9 @@ import { ProgressService } from '../../services/progress.service';
 import { ProgrammeForm } from './programme-form';
 import { WeekCalendar, type Moved } from './week-calendar';
 
+/** Repeats that come more days late than this are spoken of (house value). */
+const saidLate = 3;
+
 /** Weeks on a calendar towards a goal. */
 @Component({
   selector: 'kt-programme-page',
@@ -104,7 +107,7 @@ export class ProgrammePage {
           ? `The week of ${isoDay(monday)} rises more than it may whatever is planned, because so little was done before: keep it easy.`
           : `The week of ${isoDay(monday)} is more alike than it may be: leave a day out.`,
       ),
-      ...(plan.late > 3
+      ...(plan.late > saidLate
         ? [`A repeat comes up to ${plan.late} days later than it is due: there is more to repeat than fits.`]
         : []),
     ];

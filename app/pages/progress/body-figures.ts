@@ -1,18 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { of, switchMap } from 'rxjs';
-import { mostPulse, pulseAt, settingsSchema } from '../../../core/index';
+import { pulseRanges, settingsSchema } from '../../../core/index';
 import { NumberField } from '../../parts/fields/number-field';
 import { ProgressService } from '../../services/progress.service';
 import { SettingsService } from '../../services/settings.service';
-
-/** Shares of the reserve at which a range begins (house values in the usual order). */
-const ranges = [
-  { name: 'easy', from: 0.3, to: 0.5 },
-  { name: 'steady', from: 0.5, to: 0.65 },
-  { name: 'hard', from: 0.65, to: 0.8 },
-  { name: 'very hard', from: 0.8, to: 0.9 },
-] as const;
 
 /** Energy of the last session for a weight, and pulse ranges for an age and a pulse at rest; both optional, estimates, no advice. */
 @Component({
@@ -85,8 +77,7 @@ export class BodyFigures {
   );
   protected readonly pulses = computed(() => {
     const { age, rest } = this.sensors();
-    const at = (share: number): number => Math.round(pulseAt(rest, mostPulse(age), share));
-    return ranges.map(({ name, from, to }) => ({ name, from: at(from), to: at(to) }));
+    return pulseRanges(age, rest);
   });
 
   protected put(change: Partial<{ age: number; rest: number }>): void {

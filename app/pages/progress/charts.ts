@@ -1,4 +1,6 @@
 import {
+  balanceGoal,
+  bandOf,
   firstDayOf,
   isoDay,
   loadBounds,
@@ -71,10 +73,6 @@ export function loadChart({ weeks, sessions }: Overview): Chart {
 /** Counted against planned, with its band. */
 export function countedChart({ counts, counted }: Overview): Chart {
   const last = counted.at(-1);
-  const band = (sd: number, ratio: number): [number, number] => [
-    ratio * Math.exp(-1.2816 * sd),
-    ratio * Math.exp(1.2816 * sd),
-  ];
   const sentence =
     counts.length === 0 || !last
       ? 'Nobody has counted in this time: a count in the log, of one person or the mean of several, makes planned figures truer.'
@@ -84,23 +82,19 @@ export function countedChart({ counts, counted }: Overview): Chart {
     sentence,
     height: 270,
     columns: ['Day', 'Taken for true', 'Least', 'Most'],
-    rows: counted.map(({ day, ratio, sd }) => {
-      const [least, most] = band(sd, ratio);
+    rows: counted.map((point) => {
+      const { day, ratio } = point;
+      const [least, most] = bandOf(point);
       return [isoDay(day), `${perCent(ratio)} %`, `${perCent(least)} %`, `${perCent(most)} %`];
     }),
-    option: counts.length === 0 ? null : (colours) => countedOption(counts, counted, band, colours),
+    option: counts.length === 0 ? null : (colours) => countedOption(counts, counted, colours),
   };
 }
 
 /** Counts that are this far off stand at the edge: their own figure is in the log. */
 const mostShown = 2;
 
-function countedOption(
-  counts: Overview['counts'],
-  counted: Overview['counted'],
-  band: (sd: number, ratio: number) => [number, number],
-  colours: ChartColours,
-) {
+function countedOption(counts: Overview['counts'], counted: Overview['counted'], colours: ChartColours) {
   const line = { type: 'line', symbol: 'none', silent: true } as const;
   return {
     ...frame(colours),
@@ -115,14 +109,14 @@ function countedOption(
     series: [
       {
         ...{ ...line, stack: 'band', lineStyle: { opacity: 0 }, name: 'from' },
-        data: counted.map(({ day, ratio, sd }) => [isoDay(day), perCent(band(sd, ratio)[0])]),
+        data: counted.map((point) => [isoDay(point.day), perCent(bandOf(point)[0])]),
       },
       {
         ...{ ...line, stack: 'band', lineStyle: { opacity: 0 }, name: 'to' },
         areaStyle: { color: colours.rear, opacity: 0.22 },
-        data: counted.map(({ day, ratio, sd }) => {
-          const [least, most] = band(sd, ratio);
-          return [isoDay(day), perCent(most) - perCent(least)];
+        data: counted.map((point) => {
+          const [least, most] = bandOf(point);
+          return [isoDay(point.day), perCent(most) - perCent(least)];
         }),
       },
       {
@@ -203,7 +197,7 @@ export function sidesChart({ shares, coverage }: Overview): Chart {
   const sentence =
     weeks.length === 0
       ? nothingYet
-      : `${all} % of all strikes were thrown with the left, ${100 - all} % with the right${Math.abs(all - 50) <= 5 ? ': even.' : ': let the class change over for some rounds.'}`;
+      : `${all} % of all strikes were thrown with the left, ${100 - all} % with the right${Math.abs(all - 50) <= balanceGoal * 100 ? ': even.' : ': let the class change over for some rounds.'}`;
   return {
     title: 'Left and right',
     sentence,

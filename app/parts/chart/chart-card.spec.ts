@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { type } from '../../hands.spec';
+import { button, type } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { DayField } from '../fields/day-field';
 import { isToBeAsked } from '../../services/ask-again.service';
@@ -22,14 +22,6 @@ const chart: Chart = {
     series: [{ type: 'bar', itemStyle: { color: lead }, data: [3, 4] }],
   }),
 };
-
-/** The button of a name, as its label or its words say it. */
-function button(host: HTMLElement, name: string): HTMLButtonElement {
-  const all = [...host.querySelectorAll('button')];
-  const found = all.find((each) => (each.getAttribute('aria-label') ?? each.textContent.trim()) === name);
-  if (!found) throw new Error(`no button ${name}`);
-  return found;
-}
 
 describe('a chart', () => {
   async function setUp(shown: Chart) {

@@ -1,3 +1,4 @@
+// A session of which nothing is known. Holds no tests of its own.
 import type { Digest } from './digest';
 
 /** A session of which nothing is known, for specs that care for some of its figures. */
