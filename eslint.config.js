@@ -49,7 +49,7 @@ const rooms = [
 
 const smallLibraries = {
   regex:
-    '^(?!\\.{1,2}/|zod/(?:mini|locales)$|fastest-levenshtein$|pure-rand/|ts-fsrs$|papaparse$|ical-generator$|ical\\.js$)',
+    '^(?!\\.{1,2}/|zod/(?:mini|locales)$|fastest-levenshtein$|pure-rand/|ts-fsrs$|papaparse$|ical-generator$|ical\\.js$|tinyqueue$)',
   message: 'core imports Zod and small pure libraries only',
 };
 

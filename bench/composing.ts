@@ -1,5 +1,9 @@
 import {
+  anyLiking,
+  bestOf,
   compose,
+  neighboursOf,
+  variedOf,
   graph,
   alphabet,
   readWishes,
@@ -39,5 +43,19 @@ export function benchComposing(): void {
   report('counting 4 moves of at most 2 s', told(counting('4 moves, at most 2 s')), 'told');
   const found = compose(wishes('8 moves, flows, loops'));
   if (found.ok) report('drawing a dozen', told(medianMs(() => sampleOf(found.value.counted, 12, 1))), 'told');
+  const million = compose(wishes('7 moves, flows, loops, begins 1 2'));
+  if (million.ok)
+    report(
+      `a varied dozen out of ${million.value.counted.count}`,
+      told(medianMs(() => variedOf(million.value, 12, 1))),
+      'under 200 ms',
+    );
+  const bestWishes = wishes(five);
+  report(
+    'the best three of 12 moves under five wishes',
+    told(medianMs(() => bestOf(bestWishes, anyLiking, 3))),
+    'told',
+  );
+  report('neighbours of twelve moves', told(medianMs(() => neighboursOf(walked))), 'told');
   report('what can follow', told(medianMs(() => whatFollows(walked, null))), 'under 5 ms');
 }

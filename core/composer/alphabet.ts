@@ -75,3 +75,15 @@ export function letterOf(move: Move): Letter {
   const plain = !move.feint && !move.force && move.aim === undefined;
   return plain ? alphabet.findIndex((each) => sameMove(each, move)) : -1;
 }
+
+/** Whether nothing sticks inside. `lettersFlow([jab, cross])` → `true` */
+export function lettersFlow(letters: readonly Letter[]): boolean {
+  const { seam, apartAfter } = graph();
+  let apart = false;
+  return letters.every((letter, at) => {
+    const before = letters[at - 1];
+    const stuck = before !== undefined && seam(before, letter, apart).stuck;
+    apart = apartAfter(letter, apart);
+    return !stuck;
+  });
+}

@@ -1,10 +1,9 @@
-import { study } from '../mechanics/study';
-import { isStrike, type Move } from '../moves/move';
 import type { Combination } from '../notation/combination';
 import { good, type Read } from '../fault';
 import { alphabet, type Letter } from './alphabet';
 import { countWays, sampleOf, type Ways } from './count';
-import { machineOf } from './machine';
+import { machineOf, type Machine } from './machine';
+import { mostApart, varied, type Varied } from './varied';
 import { mostMoves, type Wish } from './wish';
 
 /** A combination out of letters. `combinationOf([letterOf(move('jab'))])` is a jab */
@@ -12,35 +11,10 @@ export const combinationOf = (letters: readonly Letter[]): Combination => ({
   items: letters.flatMap((letter) => alphabet[letter] ?? []),
 });
 
-/** How much of the score what has (house values). */
-const worth = { flow: 40, sides: 25, heights: 20, even: 15 } as const;
-
-/**
- * How good a combination is, 0 to 100 (house values): seams without a word, strikes that change sides, heights that change,
- * both sides alike.
- * @example scoreOf(combination) // 87
- */
-export function scoreOf(combination: Combination): number {
-  const [turn] = study(combination).turns;
-  const seams = turn?.seams ?? [];
-  const strikes = combination.items.filter((item): item is Move => item.kind === 'move' && isStrike(item));
-  const share = (test: (a: Move, b: Move) => boolean): number => {
-    const pairs = strikes.slice(1).map((strike, at) => [strikes[at], strike] as const);
-    return pairs.length === 0 ? 0 : pairs.filter(([a, b]) => a !== undefined && test(a, b)).length / pairs.length;
-  };
-  const lead = strikes.filter(({ side }) => side === 'lead').length;
-  const flow = seams.length === 0 ? 1 : seams.filter(({ level }) => level === 'none').length / seams.length;
-  const even = strikes.length === 0 ? 0 : 1 - Math.abs(2 * lead - strikes.length) / strikes.length;
-  return Math.round(
-    worth.flow * flow +
-      worth.sides * share((a, b) => a.side !== b.side) +
-      worth.heights * share((a, b) => a.target !== b.target) +
-      worth.even * even,
-  );
-}
-
 /** What wishes come to. */
 export interface Composed {
+  readonly wishes: readonly Wish[];
+  readonly machine: Machine;
   readonly counted: Ways;
   /** The smallest set of wishes that cannot hold together; null where all of them can. */
   readonly conflict: readonly string[] | null;
@@ -65,7 +39,7 @@ function roomFor(wishes: readonly Wish[]): number {
 }
 
 function canHold(wishes: readonly Wish[]): boolean {
-  const machine = machineOf(wishes, roomFor(wishes));
+  const machine = machineOf(wishes, { bound: roomFor(wishes) });
   return !machine.ok || countWays(machine.value).count > 0n;
 }
 
@@ -77,12 +51,15 @@ function coreOf(wishes: readonly Wish[]): readonly Wish[] {
   }, wishes);
 }
 
+/** One phrase may have made several wishes. */
+const phrasesOf = (wishes: readonly Wish[]): string[] => [...new Set(wishes.map(({ phrase }) => phrase))];
+
 /** The smallest set of wishes that no combination meets; the first of several in the order they were said. */
 function conflictIn(wishes: readonly Wish[]): readonly string[] {
   const core = coreOf(wishes);
   for (let size = 1; size < core.length; size += 1)
-    for (const some of subsets(wishes, size)) if (!canHold(some)) return some.map(({ phrase }) => phrase);
-  return core.map(({ phrase }) => phrase);
+    for (const some of subsets(wishes, size)) if (!canHold(some)) return phrasesOf(some);
+  return phrasesOf(core);
 }
 
 /**
@@ -93,10 +70,24 @@ export function compose(wishes: readonly Wish[]): Read<Composed> {
   const machine = machineOf(wishes);
   if (!machine.ok) return machine;
   const counted = countWays(machine.value);
-  return good({ counted, conflict: counted.count === 0n ? conflictIn(wishes) : null });
+  return good({ wishes, machine: machine.value, counted, conflict: counted.count === 0n ? conflictIn(wishes) : null });
 }
 
 /** An even sample of what was composed. `drawn(composed, 5, 1).length` */
 export function drawn({ counted }: Composed, size: number, seed: number): Combination[] {
   return sampleOf(counted, size, seed).map(combinationOf);
+}
+
+/** So many are drawn for a handful to be chosen from (house value). */
+const poolSize = 240;
+
+/**
+ * A handful that differ as much as they can, out of an even sample, or out of all there are where those are no more; with the bound
+ * that no handful of what was composed can exceed.
+ * @example variedOf(composed, 12, 1).least // 4
+ */
+export function variedOf({ wishes, machine, counted }: Composed, size: number, seed: number): Varied {
+  const pool = sampleOf(counted, poolSize, seed);
+  const all = counted.count <= BigInt(poolSize);
+  return varied(pool, size, counted.count === 0n ? 0 : mostApart(machine, counted, size, wishes), all);
 }

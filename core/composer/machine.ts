@@ -1,16 +1,17 @@
 import { bad, good, type Read } from '../fault';
 import { alphabet, graph, type Letter } from './alphabet';
+import { bagPart, flowsPart, loopPart, stancePart } from './body-parts';
+import type { Here, Part } from './part';
 import {
-  bagPart,
+  answeredPart,
+  awayPart,
   beginsPart,
   containsPart,
   countPart,
   endsPart,
-  flowsPart,
-  loopPart,
-  stancePart,
-  type Here,
-  type Part,
+  heightsPart,
+  likePart,
+  sharePart,
 } from './parts';
 import { mostMoves, type Wish } from './wish';
 
@@ -34,6 +35,20 @@ export interface Machine {
   /** The state after one certain letter; -1 where it may not come. */
   readonly after: (state: StateId, letter: Letter) => StateId;
   readonly ends: (state: StateId, length: number) => boolean;
+  /** The move that led to a state, where the machine keeps to single letters; null at the beginning. */
+  readonly here: (state: StateId) => Here | null;
+  /** What one of the parts that came with the question holds. */
+  readonly held: (state: StateId, extra: number) => number;
+}
+
+/** What is asked of a machine besides its wishes. */
+export interface MachineWishes {
+  /** Stands in for a missing bound; then any moves may lie between. For wishes that are only a part of those that were said. */
+  readonly bound?: number;
+  /** Whether every letter stands for itself, with the move before it known everywhere. */
+  readonly single?: boolean;
+  /** Parts that are kept an eye on besides. */
+  readonly extra?: readonly Part[];
 }
 
 interface State {
@@ -56,8 +71,18 @@ function partsOf(wishes: readonly Wish[]): Part[] {
           return [endsPart(wish.letters)];
         case 'contains':
           return [containsPart(wish.letters)];
+        case 'like':
+          return [likePart(wish.places)];
+        case 'heights':
+          return [heightsPart(wish.pattern)];
+        case 'sides':
+          return [sharePart(wish.percent)];
+        case 'answered':
+          return [answeredPart()];
+        case 'away':
+          return [awayPart(wish.from, wish.edits)];
         case 'on':
-          return [bagPart(wish.bag, level)];
+          return [bagPart(wish.bag, { ...wish.conditions, level })];
         case 'same stance':
           return [stancePart()];
         case 'moves':
@@ -76,9 +101,10 @@ function partsOf(wishes: readonly Wish[]): Part[] {
 }
 
 const named = (wishes: readonly Wish[]): readonly Letter[] =>
-  wishes.flatMap((wish) =>
-    wish.kind === 'contains' || wish.kind === 'begins' || wish.kind === 'ends' ? wish.letters : [],
-  );
+  wishes.flatMap((wish) => {
+    if (wish.kind === 'like') return wish.places.flatMap((place) => place ?? []);
+    return wish.kind === 'contains' || wish.kind === 'begins' || wish.kind === 'ends' ? wish.letters : [];
+  });
 
 /** Which moves may come at all, and how many there may be; null where nothing bounds them. */
 function bounds(
@@ -87,9 +113,12 @@ function bounds(
 ): {
   readonly allowed: readonly Letter[];
   readonly least: number;
-  readonly most: number | null;
+  readonly most: number | undefined;
 } {
-  const lengths = wishes.flatMap((wish) => (wish.kind === 'moves' ? [wish] : []));
+  const lengths = wishes.flatMap((wish) => {
+    if (wish.kind === 'like') return [{ least: wish.places.length, most: wish.places.length }];
+    return wish.kind === 'moves' ? [wish] : [];
+  });
   const counts = wishes.flatMap((wish) => (wish.kind === 'count' ? [wish] : []));
   const only = wishes.flatMap((wish) => (wish.kind === 'only' ? [wish.letters] : []));
   const barred = new Set(wishes.flatMap((wish) => (wish.kind === 'without' ? [...wish.letters] : [])));
@@ -109,7 +138,7 @@ function bounds(
       ? Math.min(...lengths.map((wish) => wish.most))
       : counts.length > 0 && allowed.every((letter) => counted.has(letter))
         ? Math.min(all, mostMoves)
-        : null;
+        : undefined;
   return { allowed, least, most };
 }
 
@@ -146,14 +175,16 @@ function classesOf(
 const unbounded = 'say how many moves there may be, as 5-8 moves';
 
 /**
- * The machine of some wishes; a fault where nothing bounds how many moves there may be. Where wishes are only a part of those
- * that were said, `bound` stands in for one, and any moves may lie between.
+ * The machine of some wishes; a fault where nothing bounds how many moves there may be.
  * @example machineOf(wishes)
  */
-export function machineOf(wishes: readonly Wish[], bound: number | null = null): Read<Machine> {
-  const { allowed, least, most: own } = bounds(wishes, bound !== null);
+export function machineOf(
+  wishes: readonly Wish[],
+  { bound, single = false, extra = [] }: MachineWishes = {},
+): Read<Machine> {
+  const { allowed, least, most: own } = bounds(wishes, bound !== undefined);
   const most = own ?? bound;
-  if (most === null)
+  if (most === undefined)
     return bad({
       at: 0,
       end: 0,
@@ -161,16 +192,18 @@ export function machineOf(wishes: readonly Wish[], bound: number | null = null):
       what: 'these wishes have no end',
       mend: unbounded,
     });
-  const parts = partsOf(wishes);
+  const parts = [...partsOf(wishes), ...extra];
   const seconds = wishes.some(({ kind }) => kind === 'at most');
   const judged = wishes.some(({ kind }) => kind === 'flows' || kind === 'loops');
-  const classes = classesOf(allowed, parts, seconds ? 'cost' : judged ? 'stuck' : 'none');
+  const classes = single
+    ? allowed.map((letter): LetterClass => ({ letters: [letter], first: letter }))
+    : classesOf(allowed, parts, seconds ? 'cost' : judged ? 'stuck' : 'none');
   const { apartAfter } = graph();
   const classOf = new Map(classes.flatMap(({ letters }, at) => letters.map((letter) => [letter, at] as const)));
   const states: State[] = [];
   const ids = new Map<string, StateId>();
   // Where no seam is asked about, the last move and the range tell nothing.
-  const keepsRange = seconds || judged;
+  const keepsRange = seconds || judged || single;
   const idOf = (state: State): StateId => {
     const { here } = state;
     const range = here ? (keepsRange ? `${here.last} ${Number(here.apart)} ${Number(here.length === 1)}` : 'on') : '';
@@ -197,7 +230,10 @@ export function machineOf(wishes: readonly Wish[], bound: number | null = null):
     });
   };
   const ways: (readonly StateId[])[] = [];
+  const firstExtra = parts.length - extra.length;
   return good({
+    here: (state) => states[state]?.here ?? null,
+    held: (state, at) => states[state]?.parts[firstExtra + at] ?? 0,
     start: idOf({ here: null, parts: parts.map(({ start }) => start) }),
     ...{ least, most, classes },
     next: (state) => (ways[state] ??= classes.map(({ first }) => step(state, first))),

@@ -1,33 +1,9 @@
-import { ballAfter, type WildHook } from '../bags/fit-order';
-import { natureHere } from '../bags/conditions';
-import { fitToBag } from '../bags/fit';
-import { bagNatures } from '../bags/kinds';
-import type { BagKind, Level } from '../bags/kind-names';
-import { seamCost } from '../mechanics/seams';
-import { moveKind } from '../moves/catalogue';
-import { isStrike } from '../moves/move';
-import type { Milliseconds } from '../units';
-import { alphabet, graph, type Letter } from './alphabet';
-
-/** Where a beginning stands: its last move, whether bag and hitter stand apart after it, how many moves it has. */
-export interface Here {
-  readonly last: Letter;
-  readonly apart: boolean;
-  readonly length: number;
-}
-
-/** One thing that a search keeps an eye on, as a number. */
-export interface Part {
-  readonly start: number;
-  /** The number after one more move; -1 where it may not come. `here` is null at the beginning. */
-  readonly next: (state: number, letter: Letter, here: Here | null) => number;
-  /** Whether a combination may end so. */
-  readonly ends: (state: number, here: Here) => boolean;
-  /** What it asks of a letter: those of which it asks the same may stand for each other. */
-  readonly tells: (letter: Letter) => string | number;
-}
-
-const always = (): boolean => true;
+// What wishes about the moves themselves ask of a combination, as parts of a search: each is a small automaton over its moves.
+import type { Target } from '../moves/kind';
+import { familyOf, isStrike } from '../moves/move';
+import { alphabet, type Letter } from './alphabet';
+import type { Part } from './part';
+import { mostMoves } from './wish';
 
 /** So many of some moves. `countPart(punches, 2, 4)` */
 export function countPart(of: ReadonlySet<Letter>, least: number, most: number): Part {
@@ -75,128 +51,122 @@ export function containsPart(letters: readonly Letter[]): Part {
   };
 }
 
-/** No stuck seam inside. `flowsPart().next(0, cross, { last: cross, apart: false, length: 1 })` → `-1` */
-export function flowsPart(): Part {
-  const { seam } = graph();
+/** These moves and no others, `null` standing for any one. `likePart([jab, null, hook])` */
+export function likePart(places: readonly (Letter | null)[]): Part {
   return {
     start: 0,
-    next: (_, letter, here) => (here && seam(here.last, letter, here.apart).stuck ? -1 : 0),
-    ends: always,
-    tells: () => 0,
+    next: (state, letter) => (state < places.length && (places[state] ?? letter) === letter ? state + 1 : -1),
+    ends: (state) => state === places.length,
+    tells: (letter) => places.indexOf(letter),
   };
 }
 
-/** The class ends in the stance in which it began. `stancePart().ends(1, here)` → `false` */
-export function stancePart(): Part {
-  const { turns } = graph();
-  return {
-    start: 0,
-    next: (state, letter) => (turns(letter) ? 1 - state : state),
-    ends: (state) => state === 0,
-    tells: (letter) => Number(turns(letter)),
-  };
-}
-
-/** How the beginning goes when it is begun from afar: still apart, come near, or stuck for want of a step. */
-const far = { apart: 0, near: 1, stuck: 2 } as const;
-
-/**
- * The seam from the end to the beginning, and the seconds up to there: it remembers the first move, and how the next time goes
- * where this one ends out of reach. `most` is null where seconds do not matter, `loops` whether the seam must not stick.
- * @example loopPart(true, null)
- */
-export function loopPart(loops: boolean, most: Milliseconds | null): Part {
-  const { seam, apartAfter } = graph();
-  const longest = most ?? 0;
-  const times = most === null ? 1 : longest + 1;
-  const pack = (first: Letter, from: number, ms: number): number => (first * 3 + from) * times + ms;
-  const unpack = (state: number): { first: Letter; from: number; ms: number } => {
-    const ms = state % times;
-    const rest = (state - ms) / times;
-    return { first: Math.floor(rest / 3), from: rest % 3, ms };
-  };
-  // First moves that every other leads to alike close alike: one of them stands for all.
-  const columns = new Map<string, Letter>();
-  const firstOf = alphabet.map((_, letter) => {
-    const column = alphabet
-      .flatMap((_each, from) => [false, true].map((apart) => seam(from, letter, apart)))
-      .map(({ stuck, cost }) => (most === null ? Number(stuck) : `${Number(stuck)}${cost}`))
-      .join(' ');
-    const known = columns.get(column) ?? letter;
-    columns.set(column, known);
-    return known;
-  });
-  const lengthOf = (letter: Letter): Milliseconds => moveKind(alphabet[letter]?.id ?? 'jab').ms;
-  const loopOf = ({ first, from }: { first: Letter; from: number }, { last, apart, length }: Here) => {
-    if (length === 1) return { stuck: false, cost: 0 };
-    const direct = seam(last, first, apart);
-    return !direct.stuck && apart && from === far.stuck ? { stuck: true, cost: seamCost.step } : direct;
-  };
-  return {
-    start: -2,
-    next: (state, letter, here) => {
-      const own = most === null ? 0 : lengthOf(letter);
-      if (state === -2 || !here) {
-        if (own > longest && most !== null) return -1;
-        return pack(
-          firstOf[letter] ?? letter,
-          apartAfter(letter, true) && !apartAfter(letter, false) ? far.apart : far.near,
-          own,
-        );
-      }
-      const { first, from, ms } = unpack(state);
-      const judged = seam(here.last, letter, here.apart);
-      const now = ms + (most === null ? 0 : own + judged.cost);
-      if (most !== null && now > longest) return -1;
-      let then = from;
-      if (from === far.apart) {
-        const begunFar = seam(here.last, letter, true);
-        if (begunFar.stuck && !judged.stuck) then = far.stuck;
-        else if (!apartAfter(letter, true) || apartAfter(letter, false)) then = far.near;
-      }
-      return pack(first, then, now);
-    },
-    ends: (state, here) => {
-      const known = unpack(state);
-      const loop = loopOf(known, here);
-      return (!loops || !loop.stuck) && (most === null || known.ms + loop.cost <= longest);
-    },
-    // What flows alike from and to every other closes alike: only lengths are asked about besides.
-    tells: (letter) => (most === null ? 0 : lengthOf(letter)),
-  };
-}
-
-/** What a kind of bag takes at a level: each move by itself, a ball's path through them, no more strikes than are useful. `bagPart('double-end', 'beginner')` */
-export function bagPart(bag: BagKind, level: Level | undefined): Part {
-  const nature = natureHere(bagNatures[bag], { level });
-  const most = level ? (nature.longest?.[level] ?? null) : null;
-  const taken = alphabet.map(
-    (move) => fitToBag({ items: [move] }, { ...nature, wildAfterHooks: false, oneAtATime: false }).verdict === 'fits',
-  );
-  const strikes = alphabet.map(isStrike);
-  const hooks: readonly (WildHook | null)[] = [null, ...alphabet];
-  const size = hooks.length * 2;
+/** Strikes go through these heights, over and over. `heightsPart(['head', 'body'])` */
+export function heightsPart(pattern: readonly Target[]): Part {
   return {
     start: 0,
     next: (state, letter) => {
-      if (!taken[letter]) return -1;
-      const [open, hurried, count] = [hooks[(state % size) >> 1] ?? null, state % 2 === 1, Math.floor(state / size)];
-      if (!strikes[letter]) return count * size + ((state % size) & ~1);
-      if (nature.oneAtATime && hurried) return -1;
-      if (most !== null && count >= most) return -1;
-      const strike = alphabet[letter] ?? null;
-      const ball = nature.wildAfterHooks
-        ? ballAfter<WildHook>(open, strike, 'rear straight')
-        : { open: null, back: true };
-      if (open && !ball.back) return -1;
-      const wild = ball.open ? letter + 1 : 0;
-      return (most === null ? 0 : count + 1) * size + wild * 2 + Number(nature.oneAtATime === true);
+      const move = alphabet[letter];
+      if (!move || !isStrike(move)) return state;
+      return move.target === pattern[state] ? (state + 1) % pattern.length : -1;
     },
-    ends: (state) => (state % size) >> 1 === 0,
+    ends: () => true,
     tells: (letter) => {
       const move = alphabet[letter];
-      const kind = move && moveKind(move.id);
-      return [taken[letter], strikes[letter], kind?.wild, kind?.bringsBack, kind?.shape, move?.side].join(' ');
+      return move && isStrike(move) ? (move.target ?? 'none') : 'no strike';
     },
+  };
+}
+
+/** Strikes of one side outnumber those of the other by at most so many per cent of all. `sharePart(20)` */
+export function sharePart(percent: number): Part {
+  const size = mostMoves + 1;
+  return {
+    start: 0,
+    next: (state, letter) => {
+      const move = alphabet[letter];
+      return move && isStrike(move) ? state + 1 + (move.side === 'lead' ? size : 0) : state;
+    },
+    ends: (state) => {
+      const [lead, strikes] = [Math.floor(state / size), state % size];
+      return Math.abs(2 * lead - strikes) * 100 <= percent * strikes;
+    },
+    tells: (letter) => {
+      const move = alphabet[letter];
+      return move && isStrike(move) ? (move.side ?? 'none') : 'no strike';
+    },
+  };
+}
+
+/** After each defence a strike comes next. `answeredPart().ends(1, here)` → `false` */
+export function answeredPart(): Part {
+  const kindOf = alphabet.map((move) =>
+    isStrike(move) ? 'strike' : familyOf(move) === 'defence' ? 'defence' : 'other',
+  );
+  return {
+    start: 0,
+    next: (state, letter) => (state === 1 && kindOf[letter] !== 'strike' ? -1 : Number(kindOf[letter] === 'defence')),
+    ends: (state) => state === 0,
+    tells: (letter) => kindOf[letter] ?? '',
+  };
+}
+
+/**
+ * At least so many edits from each of some combinations: for each the last row of the table of edit distances (Wagner and Fischer
+ * 1974), as far as it can still come near. Sets of rows are numbered as they are met.
+ * @example awayPart([[jab, cross]], 2)
+ */
+export function awayPart(others: readonly (readonly Letter[])[], edits: number): Part {
+  interface Row {
+    readonly of: readonly Letter[];
+    readonly row: readonly number[];
+  }
+  const near = (rows: readonly Row[]): Row[] => rows.filter(({ row }) => row.some((value) => value < edits));
+  const ids = new Map<string, number>();
+  const states: (readonly Row[])[] = [];
+  const idOf = (rows: readonly Row[]): number => {
+    const key = rows.map(({ of, row }) => `${of.join(' ')}:${row.join(' ')}`).join('|');
+    const known = ids.get(key);
+    if (known !== undefined) return known;
+    ids.set(key, states.length);
+    states.push(rows);
+    return states.length - 1;
+  };
+  const capped = (value: number): number => Math.min(edits, value);
+  const after = ({ of, row }: Row, letter: Letter): Row => {
+    const next = [capped((row[0] ?? 0) + 1)];
+    of.forEach((each, at) => {
+      const swapped = (row[at] ?? edits) + Number(each !== letter);
+      next.push(capped(Math.min(swapped, (row[at + 1] ?? edits) + 1, (next[at] ?? edits) + 1)));
+    });
+    return { of, row: next };
+  };
+  const held = new Set(others.flat());
+  const steps = new Map<number, number>();
+  return {
+    start: idOf(near(others.map((of) => ({ of, row: [0, ...of.map((_, at) => capped(at + 1))] })))),
+    next: (state, letter) => {
+      const key = state * alphabet.length + letter;
+      const known = steps.get(key);
+      if (known !== undefined) return known;
+      const id = idOf(near((states[state] ?? []).map((row) => after(row, letter))));
+      steps.set(key, id);
+      return id;
+    },
+    ends: (state) => (states[state] ?? []).every(({ row }) => (row.at(-1) ?? 0) >= edits),
+    tells: (letter) => (held.has(letter) ? letter : -1),
+  };
+}
+
+/** Which of some sets of moves were met so far, as bits. `coverPart([hooks, body])` */
+export function coverPart(elements: readonly ReadonlySet<Letter>[]): Part {
+  const bits = alphabet.map((_, letter) =>
+    elements.reduce((sum, element, at) => sum + (element.has(letter) ? 1 << at : 0), 0),
+  );
+  return {
+    start: 0,
+    next: (state, letter) => state | (bits[letter] ?? 0),
+    ends: () => true,
+    tells: (letter) => bits[letter] ?? 0,
   };
 }

@@ -1,147 +1,203 @@
 import { bagKinds, levels } from '../bags/kind-names';
 import { bad, good, type Read } from '../fault';
-import { moveKind } from '../moves/catalogue';
-import { families, strikeGroups, targets } from '../moves/kind';
-import { familyOf, isStrike, type Move } from '../moves/move';
-import { readCombination } from '../notation/read';
+import { targets } from '../moves/kind';
 import { readNumberWord } from '../number-words';
-import { alphabet, letterOf, type Letter } from './alphabet';
-import { mostMoves, type Wish, type WishKind } from './wish';
+import type { Letter } from './alphabet';
+import { barredBy, gatheredBy, spelled } from './gatherings';
+import { mostMoves, noNames, type Wish, type WishKind, type WishNames } from './wish';
 
-const lettersWhere = (test: (move: Move) => boolean): ReadonlySet<Letter> =>
-  new Set(alphabet.flatMap((move, letter) => (test(move) ? [letter] : [])));
+type Reading = readonly WishKind[] | { readonly mend: string };
 
-const plurals: Readonly<Record<string, string>> = {
-  feet: 'feet',
-  defence: 'defences',
-  punch: 'punches',
-  push: 'pushes',
-};
-const pluralOf = (word: string): string => plurals[word] ?? `${word}s`;
-
-/** Words for many moves at once: families, kinds of strikes, heights, and what leaves the floor. */
-const gatherings: ReadonlyMap<string, ReadonlySet<Letter>> = new Map([
-  ...families.flatMap((family): (readonly [string, ReadonlySet<Letter>])[] => {
-    const letters = lettersWhere((move) => familyOf(move) === family);
-    return [
-      [family, letters],
-      [pluralOf(family), letters],
-    ];
-  }),
-  ...strikeGroups.map((group) => [group, lettersWhere(({ id }) => moveKind(id).group === group)] as const),
-  ...targets.map((target) => [target, lettersWhere((move) => move.target === target)] as const),
-  ['legs', lettersWhere((move) => move.target === 'leg')],
-  ['strikes', lettersWhere(isStrike)],
-  ['jumping', lettersWhere(({ id }) => moveKind(id).grounded !== null)],
-  ['jumps', lettersWhere(({ id }) => moveKind(id).grounded !== null)],
-]);
-
-/** The letters that a text spells, in its order; null where it holds what is not searched for. */
-function spelled(text: string): readonly Letter[] | null {
-  const read = readCombination(text);
-  if (!read.ok) return null;
-  const letters = read.value.items.map((item) => (item.kind === 'move' ? letterOf(item) : -1));
-  return letters.length === 0 || letters.includes(-1) ? null : letters;
-}
-
-/** Everything that a word bars: a bare `6` bars `6b`, too, and a move whose side is not in its name both sides of it. */
-function barredBy(letter: Letter): ReadonlySet<Letter> {
-  const given = alphabet[letter];
-  if (!given) return new Set();
-  const kind = moveKind(given.id);
-  const usual = given.target === null || given.target === kind.targets[0];
-  const bothSides = kind.sideInName !== true && given.side === kind.usual;
-  return lettersWhere(
-    ({ id, side, target }) =>
-      id === given.id && (bothSides || side === given.side) && (usual || target === given.target),
-  );
-}
-
-type Reading = WishKind | { readonly mend: string };
-
-const phrases =
-  'N punches, N-M moves, begins TEXT, ends TEXT, contains MOVE, without MOVE, on BAG, level LEVEL, only MOVES, flows, loops, same stance, at most S s';
+const oneWish = (wish: WishKind): Reading => [wish];
 
 function counted(least: number, most: number, what: string): Reading {
   if (least > most) return { mend: `write the smaller number first: ${most}-${least}` };
   if (what === 'move' || what === 'moves')
     return most > mostMoves
       ? { mend: `write at most ${mostMoves} moves` }
-      : { kind: 'moves', least: Math.max(1, least), most };
-  const of = gatherings.get(what) ?? gatherings.get(pluralOf(what));
-  if (of) return { kind: 'count', of, least, most };
+      : oneWish({ kind: 'moves', least: Math.max(1, least), most });
+  const of = gatheredBy(what);
+  if (of) return oneWish({ kind: 'count', of, least, most });
   const letters = spelled(what) ?? spelled(what.replace(/s$/, ''));
   const [letter] = letters ?? [];
   return letter === undefined || letters?.length !== 1
     ? { mend: `“${what}” is neither a family nor a move: write punches, strikes, moves, defences, or a move` }
-    : { kind: 'count', of: barredBy(letter), least, most };
+    : oneWish({ kind: 'count', of: barredBy(letter), least, most });
 }
 
-function withText(what: 'begins' | 'ends' | 'contains', text: string): Reading {
-  const letters = spelled(text);
-  return letters ? { kind: what, letters } : { mend: `after ${what} write plain moves, as ${what} 1 2 3b` };
+/** The moves of a text, or of a combination of the book by its name. */
+const movesOf = (text: string, { book }: WishNames): readonly Letter[] | null =>
+  spelled(text) ?? book.find(({ name }) => name.toLowerCase() === text)?.letters ?? null;
+
+function withText(kind: 'begins' | 'ends' | 'contains', text: string, names: WishNames): Reading {
+  const letters = movesOf(text, names);
+  return letters
+    ? oneWish({ kind, letters })
+    : { mend: `after ${kind} write plain moves, as ${kind} 1 2 3b, or a name of the book` };
 }
 
 function barred(text: string): Reading {
-  const many = gatherings.get(text);
-  if (many) return { kind: 'without', letters: many };
+  const many = gatheredBy(text);
+  if (many) return oneWish({ kind: 'without', letters: many });
   const letters = spelled(text);
   if (!letters) return { mend: 'after without write a move, a family (kicks) or a height (body)' };
-  return { kind: 'without', letters: new Set(letters.flatMap((letter) => [...barredBy(letter)])) };
+  return oneWish({ kind: 'without', letters: new Set(letters.flatMap((letter) => [...barredBy(letter)])) });
 }
 
 function allowedOnly(text: string): Reading {
-  const many = gatherings.get(text);
-  const letters = many ?? spelled(text);
-  return letters ? { kind: 'only', letters: new Set(letters) } : { mend: 'after only write moves, as only 1 2 3 sl' };
+  const letters = gatheredBy(text) ?? spelled(text);
+  return letters
+    ? oneWish({ kind: 'only', letters: new Set(letters) })
+    : { mend: 'after only write moves, as only 1 2 3 sl' };
 }
 
-function wishOf(phrase: string): Reading {
-  const number = /^(\S+?)(?:\s*-\s*(\S+))?\s+(.+)$/.exec(phrase);
-  const [least, most] = [number?.[1], number?.[2]].map((word) => (word === undefined ? null : readNumberWord(word)));
-  const begun = /^(begins|ends|contains|without|only|on|level|at most)\s+(?:(?:on|with)\s+)?(.+)$/.exec(phrase);
-  const [, verb, rest = ''] = begun ?? [];
-  switch (verb) {
-    case 'begins':
-    case 'ends':
-    case 'contains':
-      return withText(verb, rest);
-    case 'without':
-      return barred(rest);
-    case 'only':
-      return allowedOnly(rest);
-    case 'on': {
-      const bag = bagKinds.find((kind) => kind === rest.replace(/^the\s+/, ''));
-      return bag ? { kind: 'on', bag } : { mend: `after on write a bag: ${bagKinds.join(', ')}` };
-    }
-    case 'level': {
-      const level = levels.find((each) => each === rest);
-      return level ? { kind: 'level', level } : { mend: `after level write ${levels.join(', ')}` };
-    }
-    case 'at most': {
-      const seconds = /^(\d+(?:[.,]\d+)?)\s*(?:s|seconds?)$/.exec(rest)?.[1];
-      if (seconds) return { kind: 'at most', ms: Math.round(Number(seconds.replace(',', '.')) * 1000) };
-      const few = /^(\S+)\s+(.+)$/.exec(rest);
-      const bound = few?.[1] === undefined ? null : readNumberWord(few[1]);
-      return bound === null || few?.[2] === undefined
-        ? { mend: 'write at most 4 s, or at most 2 kicks' }
-        : counted(0, bound, few[2]);
-    }
-    case undefined:
-      break;
+function onBag(text: string, { bags, conditions }: WishNames): Reading {
+  const own = bags.find(({ name }) => name.toLowerCase() === text);
+  if (own) return oneWish({ kind: 'on', bag: own.kind, conditions: own.conditions });
+  const bag = bagKinds.find((kind) => kind === text.replace(/^the\s+/, ''));
+  return bag
+    ? oneWish({ kind: 'on', bag, conditions })
+    : { mend: `after on write a bag: ${[...bags.map(({ name }) => name), ...bagKinds].join(', ')}` };
+}
+
+const allBags = ({ bags }: WishNames): Reading =>
+  bags.length > 0
+    ? bags.map(({ kind, conditions }) => ({ kind: 'on', bag: kind, conditions }))
+    : { mend: `there are no bags in this room; write on and a kind of bag: ${bagKinds.join(', ')}` };
+
+/** Moves with `_` for any one. */
+function alike(text: string): Reading {
+  const places = text.split(' ').map((word) => (word === '_' ? null : (spelled(word) ?? [])));
+  if (places.some((place) => place?.length === 0) || places.length > mostMoves)
+    return { mend: `after like write at most ${mostMoves} moves, and _ for any: like 1 2 _ 3` };
+  return oneWish({ kind: 'like', places: places.flatMap((place): (Letter | null)[] => (place ? [...place] : [null])) });
+}
+
+function throughHeights(text: string): Reading {
+  const pattern = text.split(' ').flatMap((word) => targets.find((target) => target === word) ?? []);
+  return pattern.length === text.split(' ').length
+    ? oneWish({ kind: 'heights', pattern })
+    : { mend: `after heights write ${targets.join(', ')}, as heights head head body` };
+}
+
+function awayFrom(edits: string, text: string, names: WishNames): Reading {
+  const number = readNumberWord(edits);
+  const from = text === 'the book' ? names.book.map(({ letters }) => letters) : [movesOf(text, names)];
+  return number === null || from.includes(null)
+    ? { mend: 'write 2 edits from the book, or 2 edits from 1 2 3' }
+    : oneWish({ kind: 'away', from: from.flatMap((letters) => (letters ? [letters] : [])), edits: number });
+}
+
+function teaching(text: string, { drills }: WishNames): Reading {
+  const drill = drills.find(({ names }) => names.some((name) => name.toLowerCase() === text));
+  const [first] = drills;
+  if (drill) return oneWish({ kind: 'contains', letters: drill.letters });
+  return {
+    mend: `after teaches write a fault${first ? `, as ${drills.map(({ names }) => names[0]).join(', ')}` : ''}`,
+  };
+}
+
+function withSeconds(text: string): Reading {
+  return oneWish({ kind: 'at most', ms: Math.round(Number(text) * 1000) });
+}
+
+function withNumbers(least: string, most: string, what: string): Reading | null {
+  const [from, to] = [least, most].map(readNumberWord);
+  return from === null || to === null || from === undefined || to === undefined ? null : counted(from, to, what);
+}
+
+/** A phrase, how it is written in a mend, and what it wishes; null where it only looked like it. */
+interface Phrase {
+  readonly written: string;
+  readonly form: RegExp;
+  readonly read: (words: readonly string[], names: WishNames) => Reading | null;
+}
+
+/** Every phrase; a new one is a line here and one in docs/compose.md. */
+const phrases: readonly Phrase[] = [
+  { written: 'flows', form: /^flows$/, read: () => oneWish({ kind: 'flows' }) },
+  { written: 'loops', form: /^loops$/, read: () => oneWish({ kind: 'loops' }) },
+  { written: 'same stance', form: /^same stance$/, read: () => oneWish({ kind: 'same stance' }) },
+  { written: 'answered', form: /^(?:(?:each )?defences? )?answered$/, read: () => oneWish({ kind: 'answered' }) },
+  {
+    written: 'all bags',
+    form: /^(?:(?:fits )?(?:on )?)?(?:all|both)(?: the)? bags$/,
+    read: (_, names) => allBags(names),
+  },
+  {
+    written: 'begins TEXT',
+    form: /^(?:begins|starts)(?: (?:on|with|from))? (.+)$/,
+    read: ([text = ''], names) => withText('begins', text, names),
+  },
+  {
+    written: 'ends TEXT',
+    form: /^ends(?: (?:on|with|in))? (.+)$/,
+    read: ([text = ''], names) => withText('ends', text, names),
+  },
+  {
+    written: 'contains MOVE',
+    form: /^contains (.+)$/,
+    read: ([text = ''], names) => withText('contains', text, names),
+  },
+  { written: 'without MOVE', form: /^(?:without|no) (.+)$/, read: ([text = '']) => barred(text) },
+  { written: 'only MOVES', form: /^only (.+)$/, read: ([text = '']) => allowedOnly(text) },
+  { written: 'like 1 2 _', form: /^like (.+)$/, read: ([text = '']) => alike(text) },
+  { written: 'heights head body', form: /^heights (.+)$/, read: ([text = '']) => throughHeights(text) },
+  {
+    written: 'sides within 20 %',
+    form: /^sides within (\d+(?:\.\d+)?) ?(?:%|per cent)$/,
+    read: ([percent = '']) => oneWish({ kind: 'sides', percent: Number(percent) }),
+  },
+  { written: 'on BAG', form: /^(?:fits )?on (.+)$/, read: ([text = ''], names) => onBag(text, names) },
+  {
+    written: 'level LEVEL',
+    form: /^level (.+)$/,
+    read: ([text]) => {
+      const level = levels.find((each) => each === text);
+      return level ? oneWish({ kind: 'level', level }) : { mend: `after level write ${levels.join(', ')}` };
+    },
+  },
+  {
+    written: 'at most S s',
+    form: /^at most (\d+(?:\.\d+)?) ?(?:s|seconds?)$/,
+    read: ([seconds = '']) => withSeconds(seconds),
+  },
+  {
+    written: 'at most N kicks',
+    form: /^at most (\S+) (.+)$/,
+    read: ([most = '', what = '']) => withNumbers('0', most, what),
+  },
+  {
+    written: '2 edits from the book',
+    form: /^(\S+) edits? (?:away )?from (.+)$/,
+    read: ([edits = '', text = ''], names) => awayFrom(edits, text, names),
+  },
+  { written: 'teaches FAULT', form: /^teaches (.+)$/, read: ([text = ''], names) => teaching(text, names) },
+  {
+    written: 'N-M moves',
+    form: /^(\S+?) ?- ?(\S+) (.+)$/,
+    read: ([least = '', most = '', what = '']) => withNumbers(least, most, what),
+  },
+  { written: 'N punches', form: /^(\S+) (.+)$/, read: ([number = '', what = '']) => withNumbers(number, number, what) },
+];
+
+const howTo = `write phrases parted by commas: ${phrases.map(({ written }) => written).join(', ')}`;
+
+function wishesOf(phrase: string, names: WishNames): Reading {
+  for (const { form, read } of phrases) {
+    const words = form.exec(phrase);
+    const said = words && read(words.slice(1), names);
+    if (said) return said;
   }
-  if (phrase === 'flows' || phrase === 'loops' || phrase === 'same stance') return { kind: phrase };
-  if (phrase === 'jumps' || phrase === 'no jumping') return barred('jumping');
-  if (least !== null && least !== undefined && number?.[3] !== undefined && (number[2] === undefined || most !== null))
-    return counted(least, most ?? least, number[3]);
-  return { mend: `write phrases parted by commas: ${phrases}` };
+  return { mend: howTo };
 }
 
 /**
  * Reads wishes: short phrases parted by commas (docs/compose.md). A phrase that is none says where it stands and how to mend it.
+ * `names` are the combinations, bags and drills that they may name.
  * @example readWishes('4-6 moves, begins 1 2, ends 3, flows')
  */
-export function readWishes(text: string): Read<readonly Wish[]> {
+export function readWishes(text: string, names: WishNames = noNames): Read<readonly Wish[]> {
   const wishes: Wish[] = [];
   let at = 0;
   for (const part of text.split(',')) {
@@ -149,7 +205,7 @@ export function readWishes(text: string): Read<readonly Wish[]> {
     const start = at + (part.length - part.trimStart().length);
     at += part.length + 1;
     if (phrase === '') continue;
-    const read = wishOf(phrase);
+    const read = wishesOf(phrase, names);
     if ('mend' in read)
       return bad({
         at: start,
@@ -158,15 +214,9 @@ export function readWishes(text: string): Read<readonly Wish[]> {
         what: `“${part.trim()}” is no wish`,
         mend: read.mend,
       });
-    wishes.push({ ...read, phrase });
+    wishes.push(...read.map((wish) => ({ ...wish, phrase })));
   }
   return wishes.length > 0
     ? good(wishes)
-    : bad({
-        at: 0,
-        end: text.length,
-        read: text,
-        what: 'there is no wish',
-        mend: `write phrases parted by commas: ${phrases}`,
-      });
+    : bad({ at: 0, end: text.length, read: text, what: 'there is no wish', mend: howTo });
 }
