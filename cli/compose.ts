@@ -1,5 +1,6 @@
 import {
   compose,
+  conflictIn,
   drawn,
   readWishes,
   sayFault,
@@ -36,7 +37,8 @@ export function composed(
 ) {
   const found = compose(wishesFrom(text));
   if (!found.ok) throw new BadInput(sayFault(found.fault));
-  const { counted, conflict } = found.value;
+  const { counted } = found.value;
+  const conflict = conflictIn(found.value);
   const take = values.count && values.take === undefined ? 0 : wholeFlag('take', values.take, 0, 10_000, usualTake);
   const seed = wholeFlag('seed', values.seed, 0, 4_294_967_295, 1);
   return {

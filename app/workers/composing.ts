@@ -1,4 +1,4 @@
-import { compose, drawn, readWishes, scoreOf, writeCombination } from '../../core/index';
+import { compose, conflictIn, drawn, readWishes, scoreOf, writeCombination } from '../../core/index';
 
 /** What wishes come to, as a page shows it. */
 export interface ComposeAnswer {
@@ -29,6 +29,6 @@ export function composeFor(text: string, take: number, seed: number): ComposeAns
     mend: null,
     count: String(composed.value.counted.count),
     found: all.sort((a, b) => b.score - a.score || (a.text < b.text ? -1 : 1)).slice(0, take),
-    conflict: composed.value.conflict ?? [],
+    conflict: conflictIn(composed.value) ?? [],
   };
 }

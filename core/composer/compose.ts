@@ -16,8 +16,6 @@ export interface Composed {
   readonly wishes: readonly Wish[];
   readonly machine: Machine;
   readonly counted: Ways;
-  /** The smallest set of wishes that cannot hold together; null where all of them can. */
-  readonly conflict: readonly string[] | null;
 }
 
 function* subsets<T>(all: readonly T[], size: number, from = 0): Generator<T[]> {
@@ -54,8 +52,12 @@ function coreOf(wishes: readonly Wish[]): readonly Wish[] {
 /** One phrase may have made several wishes. */
 const phrasesOf = (wishes: readonly Wish[]): string[] => [...new Set(wishes.map(({ phrase }) => phrase))];
 
-/** The smallest set of wishes that no combination meets; the first of several in the order they were said. */
-function conflictIn(wishes: readonly Wish[]): readonly string[] {
+/**
+ * The smallest set of wishes that cannot hold together, the first of several in the order they were said; null where all can.
+ * @example conflictIn(composed) // ["contains bk", "without kicks"]
+ */
+export function conflictIn({ wishes, counted }: Composed): readonly string[] | null {
+  if (counted.count > 0n) return null;
   const core = coreOf(wishes);
   for (let size = 1; size < core.length; size += 1)
     for (const some of subsets(wishes, size)) if (!canHold(some)) return phrasesOf(some);
@@ -63,14 +65,13 @@ function conflictIn(wishes: readonly Wish[]): readonly string[] {
 }
 
 /**
- * Everything that meets some wishes, counted and ready to be drawn from; contradictory ones say which cannot hold together.
+ * Everything that meets some wishes, counted and ready to be drawn from; a fault where nothing bounds them.
  * @example compose(wishes).value.counted.count
  */
 export function compose(wishes: readonly Wish[]): Read<Composed> {
   const machine = machineOf(wishes);
   if (!machine.ok) return machine;
-  const counted = countWays(machine.value);
-  return good({ wishes, machine: machine.value, counted, conflict: counted.count === 0n ? conflictIn(wishes) : null });
+  return good({ wishes, machine: machine.value, counted: countWays(machine.value) });
 }
 
 /** An even sample of what was composed. `drawn(composed, 5, 1).length` */

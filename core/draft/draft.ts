@@ -6,6 +6,7 @@ import type { Exercise } from '../library/exercise';
 import { exercisesFor } from '../library/exercises';
 import { isLegStrike, type Move } from '../moves/move';
 import type { Item } from '../notation/combination';
+import { composedGoals } from './composed-goals';
 import { exactClock, sayClock } from '../clock-text';
 import { fitToMinutes } from '../adapting/fit-minutes';
 import type { Sheet } from '../sheet/schema';
@@ -18,7 +19,7 @@ import type { Milliseconds } from '../units';
 
 /** What a coach wishes for. */
 export interface Wishes extends Readonly<DraftWishes> {
-  /** Combinations to work towards, kept text; the draft picks some of its own where there are none. */
+  /** Combinations to work towards, kept text; some are composed where there are none. */
   readonly goals: readonly string[];
 }
 
@@ -48,13 +49,6 @@ function randomFrom(seed: number): Random {
     },
   };
 }
-
-/** Goals for whoever names none (our own). */
-const ownGoals: Readonly<Record<Level, readonly string[]>> = {
-  beginner: ['1 2 3b', '1 2b 3 2', '2 3 2', '1 1 2 3', '1 2 3 2', '1 bl 2 3'],
-  intermediate: ['1 2 3b 2 5 2', '1 2 sl 2 3', '2 3b 2 ro-l 3', '1 2 5 2 3b', '1 1 2 bl 2 3'],
-  advanced: ['1 2 3b 2 ro-l 3 2', '2 sl-l 5 2 3b 2', '1 2 5 2 sl-l 3 2', '1 bl 2 3b 2 ro-l 3'],
-};
 
 interface Shape {
   readonly roundMs: Milliseconds;
@@ -175,7 +169,11 @@ function draftText(wishes: Wishes, seed: number): string {
   const { roundMs, restMs } = shape;
   const room = total - warmMs - coolMs - coreMs;
   const rounds = Math.max(1, Math.floor((room + restMs) / (roundMs + restMs)));
-  const goals = random.shuffled(wishes.goals.length > 0 ? wishes.goals : ownGoals[wishes.level]);
+  // Two rounds a goal: it is built up, then used.
+  const goals =
+    wishes.goals.length > 0
+      ? random.shuffled(wishes.goals)
+      : composedGoals(wishes.level, wishes.bag, Math.ceil(rounds / 2), seed);
   const lines: string[] = [
     `# ${wishes.minutes} minutes, ${wishes.kind}`,
     `bag: ${wishes.bag}`,
@@ -183,7 +181,6 @@ function draftText(wishes: Wishes, seed: number): string {
     frame(random, 'warm-up', wishes.level, warmMs, [' easy shadow: freestyle']),
   ];
   for (let round = 0; round < rounds; round += 1) {
-    // Two rounds a goal: it is built up, then used.
     const goal = goals[Math.floor(round / 2) % goals.length] ?? '1 2';
     const built = round % 2 === 0 || wishes.kind === 'technique' ? buildRound(random, goal, roundMs) : null;
     lines.push(`round ${exactClock(roundMs)} ${built ?? workRound(random, goal, roundMs, wishes.kind)}`);

@@ -4,6 +4,8 @@ import { sessionTemplates } from '../library/templates';
 import { countByMove } from '../tally/counts';
 import { readStored } from '../notation/stored';
 import { sheetSchema, type Sheet } from '../sheet/schema';
+import { fitToBag } from '../bags/fit';
+import { study } from '../mechanics/study';
 import { textsOf } from '../timeline/stages';
 import { versionKinds, versionOf, type VersionKind } from './versions';
 
@@ -30,6 +32,39 @@ describe('versions of a sheet', () => {
       '  2:00 95%: 1 2',
       'rest 0:45',
     ]);
+  });
+
+  it('other combinations: as long, out of the same families and the moves that the sheet knows, flowing, on the same bag', () => {
+    const sheet = sheetOf(
+      'bag: double-end',
+      'level: intermediate',
+      'round 2:00',
+      '  1:00: 1 2 3 2',
+      '  1:00: 1 2 sl 2 3',
+      'round 2:30 on heavy',
+      '  build ladder every 0:30: 1 2 3b 2 5',
+      'round 1:00: 1 2',
+      'round 1:00: any 3 end 2',
+    );
+    const texts = (of: Sheet): string[] => of.blocks.flatMap(({ pieces }) => pieces.flatMap(textsOf));
+    const { sheet: other, changes } = versionOf(sheet, 'other combinations');
+    const [before, after] = [texts(sheet), texts(other)];
+    expect(after.length).toBe(before.length);
+    // Two moves and slots stay: nothing else of that length is far enough away, or it is open anyhow.
+    expect(after.slice(3)).toEqual(before.slice(3));
+    expect(changes.length).toBeGreaterThan(2);
+    after.slice(0, 3).forEach((text, at) => {
+      const was = before[at] ?? '';
+      const [is, old] = [readStored(text), readStored(was)];
+      if (!is.ok || !old.ok) throw new Error(text);
+      const bag = at === 2 ? 'heavy' : 'double-end';
+      expect(text).not.toBe(was);
+      expect(is.value.items.length).toBe(old.value.items.length);
+      expect(is.value.items[0]).toEqual(old.value.items[0]);
+      expect(fitToBag(is.value, bag, { level: 'intermediate' }).verdict).toBe('fits');
+      expect(study(is.value).turns[0]?.seams.some(({ stuck }) => stuck)).toBeFalse();
+    });
+    expect(texts(versionOf(sheet, 'other combinations').sheet)).toEqual(after);
   });
 
   it('no jumping: feet stay down in combinations, builds and warm-ups', () => {

@@ -10,9 +10,18 @@ import { listChanges } from '../adapting/changes';
 import type { Effort } from '../mechanics/effort';
 import type { Block, Piece, Sheet } from '../sheet/schema';
 import { readStored } from '../notation/stored';
+import { otherThan } from './other-combination';
 
 /** Versions of a sheet that a coach asks for. A new one is named here and given its rules below. */
-export const versionKinds = ['easier', 'harder', 'no jumping', 'no kicks', 'sore wrist', 'sore shoulder'] as const;
+export const versionKinds = [
+  'easier',
+  'harder',
+  'other combinations',
+  'no jumping',
+  'no kicks',
+  'sore wrist',
+  'sore shoulder',
+] as const;
 export type VersionKind = (typeof versionKinds)[number];
 
 /** A derived sheet with what is different. Versions defer to whoever treats the athlete. */
@@ -24,7 +33,7 @@ export interface Version {
 interface Rules {
   readonly block?: (block: Block) => Block;
   readonly piece?: (piece: Piece) => Piece;
-  readonly combination?: (combination: Combination) => Combination;
+  readonly combination?: (combination: Combination, sheet: Sheet, block: Block) => Combination;
   /** An exercise that has to go; another of its part that may stay takes its place. */
   readonly without?: (exercise: Exercise) => boolean;
   readonly sheet?: (sheet: Sheet) => Sheet;
@@ -133,6 +142,9 @@ const rules: Readonly<Record<VersionKind, Rules>> = {
     block: (block) => scaleGoal(scaleRest(block, 0.75), 1.15),
     piece: (piece) => ({ ...piece, effort: shiftEffort(piece.effort, 1) }),
   },
+  'other combinations': {
+    combination: (combination, sheet, block) => otherThan(combination, sheet, block.bag ?? sheet.bag),
+  },
   'no jumping': {
     combination: (combination) => mapMoves(combination, grounded),
     piece: (piece) => (piece.kind === 'build' && piece.build === 'kick-close' ? { ...piece, kick: 'same' } : piece),
@@ -184,12 +196,17 @@ function otherExercise(piece: Piece, without: (exercise: Exercise) => boolean, t
   return { ...piece, words: other.name };
 }
 
-function applyRules(block: Block, { block: changeBlock, piece: changePiece, combination, without }: Rules): Block {
+function applyRules(
+  block: Block,
+  sheet: Sheet,
+  { block: changeBlock, piece: changePiece, combination: changeCombination, without }: Rules,
+): Block {
   const taken = new Set(block.pieces.flatMap((piece) => (piece.kind === 'words' ? [piece.words] : [])));
   const pieces = block.pieces.map((given): Piece => {
     const piece = changePiece && block.kind === 'round' ? changePiece(given) : given;
     if (without && piece.kind === 'words') return otherExercise(piece, without, taken);
-    if (!combination) return piece;
+    if (!changeCombination) return piece;
+    const combination = (each: Combination): Combination => changeCombination(each, sheet, block);
     if (piece.kind === 'combination') return { ...piece, text: changeText(piece.text, combination) };
     if (piece.kind !== 'build' || piece.goal === '') return piece;
     return {
@@ -210,7 +227,7 @@ function applyRules(block: Block, { block: changeBlock, piece: changePiece, comb
 export function versionOf(sheet: Sheet, kind: VersionKind): Version {
   const chosen = rules[kind];
   const moved = chosen.sheet ? chosen.sheet(sheet) : sheet;
-  const changed: Sheet = { ...moved, blocks: moved.blocks.map((block) => applyRules(block, chosen)) };
+  const changed: Sheet = { ...moved, blocks: moved.blocks.map((block) => applyRules(block, moved, chosen)) };
   return {
     sheet: { ...changed, title: `${sheet.title}, ${kind}`.slice(0, 200) },
     changes: listChanges(sheet, changed),
