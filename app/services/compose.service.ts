@@ -1,36 +1,113 @@
-import { Injectable, type OnDestroy } from '@angular/core';
-import type { Composing } from '../workers/composing.worker';
-import type { ComposeAnswer } from '../workers/composing';
+import { computed, inject, Injectable, signal, type OnDestroy } from '@angular/core';
+import { aimsMet, dayOf, hungBags } from '../../core/index';
+import type { Composing, ComposeWorld } from '../workers/composing';
+import type { ComposeWorker } from '../workers/composing.worker';
 import { startHelper, type Helper } from '../workers/in-worker';
+import { BookService } from './book.service';
+import { ProgressService } from './progress.service';
+import { RoomService } from './room.service';
+import { SettingsService } from './settings.service';
 
-/** Composes in a worker that is there as long as somebody composes; here where there is none. */
-@Injectable()
+type Question = Exclude<keyof Composing, 'know'>;
+
+/** So many days back a combination counts as had lately. */
+const lately = 28;
+/** A share is short from so much missing on, as under Progress. */
+const shortFrom = 0.05;
+/** A question that has taken so long is given up for the next one (a bound on seconds may take very long). */
+const patience = 400;
+
+/** Composes for this coach, in a worker that is there as long as the product is open; here where there is none. */
+@Injectable({ providedIn: 'root' })
 export class ComposeService implements OnDestroy {
-  private helper: Helper<Composing> | null = null;
-  /** Whether a question is under way. */
-  private busy = false;
+  private readonly book = inject(BookService);
+  private readonly progress = inject(ProgressService);
+  private readonly room = inject(RoomService);
+  private readonly settings = inject(SettingsService);
+  private helper: Helper<ComposeWorker> | null = null;
+  private here: Composing | null = null;
+  /** What the one who answers was told last. */
+  private told: ComposeWorld | null = null;
+  private busySince: number | null = null;
+  /** The wishes as they were left, wherever somebody composes next. */
+  readonly wishes = signal('4-6 punches, begins 1 2, flows, loops');
 
-  /** What some wishes come to; a question that is put meanwhile ends the one before it. */
-  async compose(wishes: string, take: number, seed: number): Promise<ComposeAnswer> {
-    // A bound on seconds may take long: what nobody waits for any more is not worked out to its end.
-    if (this.busy) this.end();
-    this.busy = true;
+  private readonly had = signal<Pick<ComposeWorld, 'lately' | 'short'>>({ lately: [], short: [] });
+  private readonly world = computed((): ComposeWorld => {
+    const room = this.room.room();
+    return {
+      book: (this.book.all() ?? []).map(({ name, text }) => ({ name, text })),
+      bags: room ? hungBags(room) : [],
+      conditions: { schools: this.settings.schools() },
+      ...this.had(),
+    };
+  });
+  /** Names of the room's bags, for those who choose. */
+  readonly bags = computed(() => this.world().bags.map(({ name }) => name));
+
+  constructor() {
+    void this.lookBack();
+  }
+
+  /** Takes in anew what the last weeks' log had and lacked. */
+  async lookBack(): Promise<void> {
+    const today = dayOf(Date.now());
     try {
-      this.helper ??= startHelper<Composing>(
+      const coverage = await this.progress.ask('coverage', today - lately + 1, today);
+      const { aims, draft } = this.settings.settings();
+      this.had.set({
+        lately: coverage.combinations.map(({ text, sessions }) => ({ text, times: sessions })),
+        short: aimsMet(coverage, this.room.room()?.level ?? draft.level, aims)
+          .filter(({ missing }) => missing >= shortFrom)
+          .map(({ aim }) => aim.id),
+      });
+    } catch {
+      // Without a log everything is new and nothing is lacking.
+    }
+  }
+
+  /** Puts a question. `ask('compose', '4-6 moves, flows', 6, 1, 'apart')` */
+  async ask<Name extends Question>(
+    name: Name,
+    ...args: Parameters<Composing[Name]>
+  ): Promise<Awaited<ReturnType<Composing[Name]>>> {
+    if (this.busySince !== null && performance.now() - this.busySince > patience) this.end();
+    const mine = performance.now();
+    this.busySince ??= mine;
+    try {
+      const helper = (this.helper ??= startHelper<ComposeWorker>(
         new Worker(new URL('../workers/composing.worker', import.meta.url), { type: 'module' }),
-      );
-      return await this.helper.ask((composing) => composing.composeFor(wishes, take, seed));
+      ));
+      const world = this.world();
+      if (this.told !== world) {
+        this.told = world;
+        await helper.ask((worker) => worker.know(world));
+      }
+      return (await helper.ask((worker) => worker.ask(name, args))) as Awaited<ReturnType<Composing[Name]>>;
     } catch {
       this.end();
-      return (await import('../workers/composing')).composeFor(wishes, take, seed);
+      return await this.answerHere(name, args);
     } finally {
-      this.busy = false;
+      this.busySince = null;
     }
+  }
+
+  private async answerHere<Name extends Question>(
+    name: Name,
+    args: Parameters<Composing[Name]>,
+  ): Promise<Awaited<ReturnType<Composing[Name]>>> {
+    const { Composing: Here } = await import('../workers/composing');
+    this.here ??= new Here();
+    this.here.know(this.world());
+    const method = this.here[name] as (...given: readonly unknown[]) => unknown;
+    return (await method.apply(this.here, args)) as Awaited<ReturnType<Composing[Name]>>;
   }
 
   private end(): void {
     this.helper?.end();
     this.helper = null;
+    this.told = null;
+    this.busySince = null;
   }
 
   ngOnDestroy(): void {

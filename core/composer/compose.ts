@@ -3,6 +3,7 @@ import { good, type Read } from '../fault';
 import { alphabet, type Letter } from './alphabet';
 import { countWays, sampleOf, type Ways } from './count';
 import { machineOf, type Machine } from './machine';
+import { scoreOf, type Liking } from './score';
 import { mostApart, varied, type Varied } from './varied';
 import { mostMoves, type Wish } from './wish';
 
@@ -84,11 +85,26 @@ const poolSize = 240;
 
 /**
  * A handful that differ as much as they can, out of an even sample, or out of all there are where those are no more; with the bound
- * that no handful of what was composed can exceed.
+ * that no handful of what was composed can exceed. Where a liking is given, the better third of the sample is chosen from.
  * @example variedOf(composed, 12, 1).least // 4
  */
-export function variedOf({ wishes, machine, counted }: Composed, size: number, seed: number): Varied {
-  const pool = sampleOf(counted, poolSize, seed);
-  const all = counted.count <= BigInt(poolSize);
+export function variedOf(
+  { wishes, machine, counted }: Composed,
+  size: number,
+  seed: number,
+  liking: Liking | null = null,
+): Varied {
+  const sample = sampleOf(counted, poolSize, seed);
+  const pool = liking ? better(sample, Math.max(size, Math.ceil(sample.length / 3)), liking) : sample;
+  const all = BigInt(pool.length) === counted.count;
   return varied(pool, size, counted.count === 0n ? 0 : mostApart(machine, counted, size, wishes), all);
+}
+
+/** So many with the highest scores. */
+function better(sample: readonly (readonly Letter[])[], size: number, liking: Liking): (readonly Letter[])[] {
+  return sample
+    .map((letters) => ({ letters, score: scoreOf(combinationOf(letters), liking) }))
+    .sort((a, b) => b.score - a.score)
+    .slice(0, size)
+    .map(({ letters }) => letters);
 }

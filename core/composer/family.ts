@@ -14,6 +14,9 @@ export interface Relative {
   readonly children: readonly Relative[];
 }
 
+/** What a move put in before another costs against points of the score: coaches add to the end (house value). */
+const inTheMiddle = 20;
+
 /** Longer goals have too many combinations inside them. */
 export const longestGoal = 12;
 
@@ -28,7 +31,7 @@ const keyOf = (letters: Letters): string => letters.join(' ');
 
 /**
  * Puts a goal into a family: of all ways to leave out its moves one by one down to a single one, so that everything on the way
- * flows, the one with the fewest new combinations, and of those the one with the best scores.
+ * flows, the one with the fewest new combinations, and of those the one with the best scores, moves added to the end where that goes.
  */
 function graft(family: Map<string, Grown>, goal: Letters, liking: Liking): boolean {
   const full = (1 << goal.length) - 1;
@@ -48,7 +51,8 @@ function graft(family: Map<string, Grown>, goal: Letters, liking: Liking): boole
       else
         for (let at = 0; at < goal.length; at += 1) {
           if ((mask & (1 << at)) === 0) continue;
-          const cost = own + from(mask & ~(1 << at)).cost;
+          const after = letters.length - inside(mask & ((2 << at) - 1)).length;
+          const cost = own + after * inTheMiddle + from(mask & ~(1 << at)).cost;
           if (cost < best.cost) best = { cost, drop: at };
         }
     }
@@ -75,7 +79,7 @@ function graft(family: Map<string, Grown>, goal: Letters, liking: Liking): boole
 
 /**
  * A family that grows towards some combinations: trees in which each member has one move more than its parent, from a single move to
- * each goal, everything on the way flowing. Goals after the first use what is there already as far as they can.
+ * each goal, everything on the way flowing. Longer goals use what is there already as far as they can.
  * `left` are goals to which no way leads, or that are too long.
  * @example growFamily([lettersOf('1 2 3b 2')]).trees[0].letters.length // 1
  */
@@ -84,7 +88,10 @@ export function growFamily(
   liking: Liking = anyLiking,
 ): { readonly trees: readonly Relative[]; readonly left: readonly Letters[] } {
   const family = new Map<string, Grown>();
-  const left = goals.filter((goal) => goal.length === 0 || goal.length > longestGoal || !graft(family, goal, liking));
+  // What is shorter may lie on the way to what is longer.
+  const left = goals
+    .toSorted((a, b) => a.length - b.length)
+    .filter((goal) => goal.length === 0 || goal.length > longestGoal || !graft(family, goal, liking));
   const childrenOf = (key: string | null): Relative[] =>
     [...family.values()]
       .filter(({ parent }) => parent === key)

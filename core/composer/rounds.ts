@@ -24,8 +24,8 @@ export interface Rounds {
 const bitsIn = (mask: number): number => mask.toString(2).replaceAll('0', '').length;
 
 /**
- * So many sets out of those there are, the same one more than once if need be: the fewest elements uncovered, and of those choices
- * the fewest covered twice, by dynamic programming over what is covered so far. Sets are bits.
+ * So many sets out of those there are, the same one more than once if need be: the fewest elements uncovered, of those choices the
+ * fewest covered twice, and of those the most evenly spread, by dynamic programming over what is covered so far. Sets are bits.
  * @example leastUncovered([0b011, 0b100], 2, 3) // { chosen: [0b011, 0b100], uncovered: 0, again: 0 }
  */
 export function leastUncovered(
@@ -35,20 +35,25 @@ export function leastUncovered(
 ): { readonly chosen: readonly number[]; readonly uncovered: number; readonly again: number } | null {
   interface Cover {
     readonly again: number;
+    /** The squares of how much each set has: the least where all have alike. */
+    readonly uneven: number;
     readonly chosen: readonly number[];
   }
-  let covers = new Map<number, Cover>([[0, { again: 0, chosen: [] }]]);
+  let covers = new Map<number, Cover>([[0, { again: 0, uneven: 0, chosen: [] }]]);
   for (let round = 0; round < count; round += 1) {
     const next = new Map<number, Cover>();
-    for (const [covered, { again, chosen }] of covers)
+    for (const [covered, { again, uneven, chosen }] of covers)
       for (const set of sets) {
         const [union, more] = [covered | set, again + bitsIn(covered & set)];
-        if (more < (next.get(union)?.again ?? Infinity)) next.set(union, { again: more, chosen: [...chosen, set] });
+        const squares = uneven + bitsIn(set) ** 2;
+        const known = next.get(union);
+        if (!known || more < known.again || (more === known.again && squares < known.uneven))
+          next.set(union, { again: more, uneven: squares, chosen: [...chosen, set] });
       }
     covers = next;
   }
   const all = [...covers].map(([covered, cover]) => ({ ...cover, uncovered: elements - bitsIn(covered) }));
-  return all.sort((a, b) => a.uncovered - b.uncovered || a.again - b.again)[0] ?? null;
+  return all.sort((a, b) => a.uncovered - b.uncovered || a.again - b.again || a.uneven - b.uneven)[0] ?? null;
 }
 
 /** Ends only where exactly these elements were met. */

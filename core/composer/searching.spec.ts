@@ -168,6 +168,8 @@ describe('rounds with a theme', () => {
     }
     expect(exact).toBeGreaterThan(2);
     expect(leastUncovered([], 2, 3)).toBeNull();
+    // Where one could have all of it, each has its share.
+    expect(leastUncovered([0b00, 0b11, 0b01, 0b10], 2, 2)?.chosen.toSorted()).toEqual([0b01, 0b10]);
   });
 
   const body = new Set(alphabet.flatMap(({ target }, letter) => (target === 'body' ? [letter] : [])));

@@ -1,11 +1,8 @@
-import { combinationOf, compose, drawn, type Composed } from '../composer/compose';
-import { letterOf, type Letter } from '../composer/alphabet';
+import { combinationOf, compose, variedOf, type Composed } from '../composer/compose';
 import { readWishes } from '../composer/read-wishes';
-import { anyLiking, scoreOf, type Liking } from '../composer/score';
-import { varied } from '../composer/varied';
+import { anyLiking, type Liking } from '../composer/score';
 import type { BagKind, Level } from '../bags/kind-names';
 import { writeCombination } from '../notation/write';
-import type { Combination } from '../notation/combination';
 
 /** What a level composes with (house values): how long, and which moves; no kicks, since nobody said that they are taught. */
 const wished: Readonly<Record<Level, string>> = {
@@ -13,9 +10,6 @@ const wished: Readonly<Record<Level, string>> = {
   intermediate: '4-6 moves, only 1 1b 2 2b 3 3b 4 5 6 bl sl ro-l, at most one defence, answered',
   advanced: '6-8 moves, only 1 1b 2 2b 3 3b 4 4b 5 5b 6 bl sl sl-l ro ro-l, 1-2 defences, answered',
 };
-
-/** So many are drawn, the better half of which are chosen from (house values). */
-const drawnAtOnce = 80;
 
 /** What was composed stays: it does not depend on the seed. */
 const known = new Map<string, Composed | null>();
@@ -30,12 +24,9 @@ function composedFor(text: string): Composed | null {
   return found;
 }
 
-const lettersOf = ({ items }: Combination): readonly Letter[] =>
-  items.map((item) => (item.kind === 'move' ? letterOf(item) : -1));
-
 /**
- * Combinations to work towards for whoever names none: what fits the bag, flows and loops at this level, out of an even sample the
- * better half by score, and of those the ones that differ most. The same seed gives the same ones.
+ * Combinations to work towards for whoever names none: what fits the bag, flows and loops at this level, of the better third of an
+ * even sample the ones that differ most. The same seed gives the same ones.
  * @example composedGoals('beginner', 'heavy', 3, 7)
  */
 export function composedGoals(
@@ -54,11 +45,8 @@ export function composedGoals(
   for (const text of texts) {
     const composed = composedFor(text);
     if (!composed) continue;
-    const scored = drawn(composed, drawnAtOnce, seed)
-      .map((combination) => ({ letters: lettersOf(combination), score: scoreOf(combination, liking) }))
-      .sort((a, b) => b.score - a.score);
-    const better = scored.slice(0, Math.max(count, Math.ceil(scored.length / 2))).map(({ letters }) => letters);
-    return varied(better, count, Infinity, false).chosen.map((letters) => writeCombination(combinationOf(letters)));
+    const { chosen } = variedOf(composed, count, seed, liking);
+    return chosen.map((letters) => writeCombination(combinationOf(letters)));
   }
   return [];
 }

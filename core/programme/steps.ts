@@ -4,13 +4,14 @@ import { writeCombination } from '../notation/write';
 import type { ProgrammeGoal, ProgrammeStep } from '../sheet/programme';
 
 /**
- * The steps to a goal, each one thing more than the one before: a move, a round, or a tenth of the rounds in the other stance.
+ * The steps to a goal, each one thing more than the one before: a move (as a family grows, where that was chosen), a round, or a tenth of the rounds in the other stance.
  * None where a combination cannot be read.
  * @example stepsTo({ kind: 'combination', text: '1 2 3' }).length // 3
  */
 export function stepsTo(goal: ProgrammeGoal): ProgrammeStep[] {
   switch (goal.kind) {
     case 'combination': {
+      if (goal.steps) return goal.steps.map((text) => ({ kind: 'combination', text }));
       const read = readStored(goal.text);
       if (!read.ok) return [];
       const { items } = read.value;
@@ -43,5 +44,5 @@ export function sayStep(step: ProgrammeStep): string {
 
 /** A goal in words. `sayGoal({ kind: 'stances' })` → `both stances even` */
 export function sayGoal(goal: ProgrammeGoal): string {
-  return goal.kind === 'stances' ? 'both stances even' : sayStep(goal);
+  return goal.kind === 'stances' ? 'both stances even' : goal.kind === 'combination' ? goal.text : sayStep(goal);
 }

@@ -17,7 +17,13 @@ const roundMs = msSchema.check(z.gte(30_000), z.lte(600_000));
 
 /** Where a programme goes to. */
 export const programmeGoalSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('combination'), text: combinationTextSchema }),
+  z.strictObject({
+    kind: z.literal('combination'),
+    text: combinationTextSchema,
+    steps: z
+      .optional(z.array(combinationTextSchema).check(z.minLength(1), z.maxLength(30)))
+      .check(z.describe('how it is built up; from its first move on where this is not told')),
+  }),
   z.strictObject({ kind: z.literal('rounds'), rounds, roundMs }),
   z.strictObject({ kind: z.literal('stances') }),
 ]);

@@ -40,7 +40,9 @@ import { freshId } from '../../services/fresh-id';
 import { SettingsService } from '../../services/settings.service';
 import { CombinationCard } from './combination-card';
 import { CompareView } from './compare-view';
-import { ComposeCard } from './compose-card';
+import { ComposeCard } from '../../parts/compose/compose-card';
+import { composeActions } from '../../parts/compose/compose-actions';
+import { bookComposeActions } from './book-compose';
 import { UnreadList } from '../../parts/unread-list';
 import { MergePreview } from './merge-preview';
 import { PractiseLink } from './practise-link';
@@ -118,6 +120,7 @@ const rowHeights = { close: 56, roomy: 64 } as const;
     MergePreview,
     UnreadList,
   ],
+  providers: [{ provide: composeActions, useFactory: bookComposeActions }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './combos-page.html',
   styleUrl: './combos-page.scss',

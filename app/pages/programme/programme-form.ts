@@ -69,11 +69,15 @@ const firstGoal = '1 2 3b 2 5 2';
 export class ProgrammeForm {
   /** Wishes to begin from; null for new ones. */
   readonly wishes = input.required<ProgrammeWishes | null>();
+  /** How a goal is to be built up, where somebody has chosen that before; its last step is the goal. */
+  readonly steps = input<readonly string[]>([]);
   readonly today = input.required<Day>();
   readonly made = output<ProgrammeWishes>();
   readonly cancelled = output();
   private readonly room = inject(RoomService);
   private readonly settings = inject(SettingsService);
+  /** The steps to the combination that stands in the form; its own beginnings where there are none. */
+  private readonly known = signal<readonly string[]>([]);
 
   protected readonly choices = { weekdayNames, goals, easierWeeks, levels, kinds: draftKinds, bags: bagKinds };
   protected readonly starts = signal<Day | null>(null);
@@ -119,10 +123,13 @@ export class ProgrammeForm {
 
   constructor() {
     effect(() => {
-      const [wishes, room] = [this.wishes(), this.room.room()];
+      const [wishes, room, steps] = [this.wishes(), this.room.room(), this.steps()];
       if (!this.form.pristine) return;
       if (wishes) this.fill(wishes);
       else {
+        const goal = steps.at(-1);
+        if (goal !== undefined) this.form.patchValue({ goal: 'combination', text: goal });
+        this.known.set(steps);
         const { level, kind, bag, minutes } = this.settings.settings().draft;
         this.form.patchValue({ level: room?.level ?? level, kind, bag, minutes, people: room?.people ?? null });
       }
@@ -136,6 +143,7 @@ export class ProgrammeForm {
   private fill({ goal, at, bounds, starts, daysOff, weekdays, ...plain }: ProgrammeWishes): void {
     this.starts.set(dayFromIso(starts));
     this.daysOff.set(daysOff);
+    this.known.set(goal.kind === 'combination' ? (goal.steps ?? []) : []);
     this.form.patchValue({
       ...plain,
       ...{ goal: goal.kind, at: sayClock(at * 1000), weekdays: [...weekdays] },
@@ -153,13 +161,21 @@ export class ProgrammeForm {
     this.daysOff.update((days) => days.filter((each) => each !== day));
   }
 
+  /** Steps belong to the goal that they lead to: another text has none. */
+  protected stepsOf(text: string): readonly string[] {
+    return this.known().at(-1) === text ? this.known() : [];
+  }
+
   private goal(): ProgrammeGoal | null {
     const { goal, text, rounds, roundMinutes } = this.form.getRawValue();
     if (goal === 'stances') return { kind: 'stances' };
     if (goal === 'rounds')
       return { kind: 'rounds', rounds: Math.round(rounds), roundMs: Math.round(roundMinutes * 60_000) };
     const read = readCombination(text);
-    return read.ok ? { kind: 'combination', text: writeCombination(read.value) } : null;
+    if (!read.ok) return null;
+    const written = writeCombination(read.value);
+    const steps = this.stepsOf(written);
+    return { kind: 'combination', text: written, ...(steps.length > 0 ? { steps: [...steps] } : {}) };
   }
 
   protected make(): void {

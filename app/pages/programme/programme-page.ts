@@ -1,5 +1,5 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
@@ -12,9 +12,11 @@ import {
   dayOf,
   isoDay,
   momentOf,
+  readStored,
   sayGoal,
   sayStep,
   stepsTo,
+  writeCombination,
   type Day,
   type Plan,
   type Programme,
@@ -52,6 +54,18 @@ export class ProgrammePage {
   private readonly files = inject(FilesService);
   private readonly notices = inject(NoticeService);
   private readonly router = inject(Router);
+
+  /** How a goal is to be built up, from the address: combinations, each one move more than the one before. */
+  readonly towards = input<string | readonly string[]>();
+  /** The same as far as it can be read; nothing where a part of it cannot, or where it is longer than a programme keeps. */
+  protected readonly way = computed((): readonly string[] => {
+    const said = [this.towards() ?? []].flat();
+    const read = said.flatMap((text) => {
+      const combination = readStored(text);
+      return combination.ok ? [writeCombination(combination.value)] : [];
+    });
+    return read.length === said.length && read.length <= 30 ? read : [];
+  });
 
   protected readonly unreadStores = ['choices'] as const;
   protected readonly today: Day = dayOf(Date.now());
@@ -123,6 +137,9 @@ export class ProgrammePage {
   }
 
   constructor() {
+    effect(() => {
+      if (this.way().length > 0) untracked(() => this.form.set('new'));
+    });
     // What the log has come to know plans the rest anew; what that moves is said.
     effect(() => {
       this.changes();

@@ -42,6 +42,7 @@ import {
   type Stance,
   type Typed,
 } from '../../../core/index';
+import { FollowChips } from './follow-chips';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import { DraftService } from '../../services/draft.service';
 import { freshId } from '../../services/fresh-id';
@@ -56,7 +57,15 @@ const usualMs = 30_000;
 /** The line where combinations are typed: staff, count and seams appear with each key. */
 @Component({
   selector: 'kt-entry-bar',
-  imports: [ReactiveFormsModule, MatInputModule, MatFormFieldModule, MatTooltip, MatButtonModule, StrikeStaff],
+  imports: [
+    FollowChips,
+    ReactiveFormsModule,
+    MatInputModule,
+    MatFormFieldModule,
+    MatTooltip,
+    MatButtonModule,
+    StrikeStaff,
+  ],
   providers: [fieldLook],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './entry-bar.html',
@@ -84,6 +93,9 @@ export class EntryBar {
   /** Texts before a repair was taken, for the one key that takes it back. */
   private readonly beforeRepair = signal<string | null>(null);
   protected readonly tried = signal(false);
+  /** Whether what can follow stands below the line: quiet until it is asked for. */
+  protected readonly following = signal(false);
+  private readonly chips = viewChild(FollowChips);
 
   private readonly split = computed(() => {
     const match = /^\s*(\d{1,2}:\d\d)(?:\s+|$)/.exec(this.text());
@@ -153,6 +165,11 @@ export class EntryBar {
       more: seams.length - 1,
       repairs: worst ? repairsFor(studied, worst.index, worst.seam, { stance: this.stance() }) : [],
     };
+  });
+  /** What goes before the next move: the last that could be read, nothing where nothing is typed. */
+  protected readonly beginning = computed(() => {
+    const combination = this.filled() ? this.lastGood() : null;
+    return combination ? writeCombination(combination) : '';
   });
   /** What else the text may have meant. */
   protected readonly second = computed(() =>
@@ -243,6 +260,19 @@ export class EntryBar {
     else if (typed?.combination) this.entered.emit({ what: build ? 'build' : 'combination', text: typed.text, ms });
     else return;
     this.set('');
+  }
+
+  protected toggleNext(event: Event): void {
+    event.preventDefault();
+    this.following.update((shown) => !shown);
+  }
+
+  /** Down from the line to what can follow. */
+  protected toChips(event: Event): void {
+    const chips = this.chips();
+    if (!chips) return;
+    event.preventDefault();
+    chips.focus();
   }
 
   /** Takes the first repair, or takes it back. */

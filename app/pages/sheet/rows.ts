@@ -64,7 +64,7 @@ export class Rows {
   }
 
   /** Puts blocks at a place, else after the chosen one, or at the end, and chooses the first of them. */
-  private insertBlocks(blocks: readonly Block[], place?: number): void {
+  insertBlocks(blocks: readonly Block[], place?: number): void {
     const after = this.editor.selectedBlock();
     this.editor.apply((sheet) => {
       const at = place ?? sheet.blocks.findIndex((each) => each.id === after?.id) + 1;

@@ -289,6 +289,7 @@ export class SheetPage {
       { keys: ['Alt+m'], does: 'Take the first mend', typing: true, press: () => this.mendFirst() },
       { keys: ['Alt+t'], does: 'The sheet as text', typing: true, press: () => this.toggleSide('text') },
       { keys: ['Alt+a'], does: 'Pick something to put in', typing: true, press: () => this.toggleSide('add') },
+      { keys: ['Alt+c'], does: 'Compose beside the sheet', typing: true, press: () => this.toggleSide('compose') },
       { keys: ['$mod+p'], does: 'Print it, with the figure', typing: true, press: () => this.print() },
       { keys: ['$mod+Enter'], does: 'Run it', when: () => this.runs(), press: () => void this.run() },
     ]);

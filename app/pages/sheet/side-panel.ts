@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import { MatTabsModule } from '@angular/material/tabs';
 import type { Finding, Sheet, TrainingFault } from '../../../core/index';
+import { ComposeCard } from '../../parts/compose/compose-card';
+import { composeActions } from '../../parts/compose/compose-actions';
 import { PickPanel } from '../../parts/pick-panel';
 import { Editor } from '../../services/editor';
 import { FindingsPanel } from '../../parts/findings-panel';
@@ -8,12 +10,14 @@ import { FaultsPanel } from './faults-panel';
 import { Glance } from './glance';
 import { LanesPanel } from './lanes-panel';
 import { Rows } from './rows';
+import { sheetComposeActions } from './sheet-compose';
 import { SheetDetails } from './sheet-details';
 import { TextView } from './text-view';
 import { WholeSheet } from './whole-sheet';
 
 const tabs = [
   { id: 'add', name: 'Add' },
+  { id: 'compose', name: 'Compose' },
   { id: 'findings', name: 'Findings' },
   { id: 'faults', name: 'Faults' },
   { id: 'text', name: 'Text' },
@@ -23,10 +27,11 @@ const tabs = [
 ] as const;
 export type SideTab = (typeof tabs)[number]['id'];
 
-/** What stands beside the rundown: what to add, findings, faults, text, glance, changes of the whole, lanes. */
+/** What stands beside the rundown: what to add, what to compose, findings, faults, text, glance, changes of the whole, lanes. */
 @Component({
   selector: 'kt-side-panel',
   imports: [
+    ComposeCard,
     FaultsPanel,
     FindingsPanel,
     Glance,
@@ -37,6 +42,7 @@ export type SideTab = (typeof tabs)[number]['id'];
     TextView,
     WholeSheet,
   ],
+  providers: [{ provide: composeActions, useFactory: sheetComposeActions }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './side-panel.html',
   styleUrl: './side-panel.scss',

@@ -1,0 +1,99 @@
+import { DecimalPipe } from '@angular/common';
+import {
+  booleanAttribute,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  resource,
+  signal,
+} from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatIcon } from '@angular/material/icon';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { MatTabsModule } from '@angular/material/tabs';
+import { ComposeService } from '../../services/compose.service';
+import { TextField } from '../fields/text-field';
+import { ComposedRow } from './composed-row';
+import { FamilyView } from './family-view';
+import { RoundsForm } from './rounds-form';
+import { VaryPanel } from './vary-panel';
+import { WayForm } from './way-form';
+import { phrasesOf, WishControls } from './wish-controls';
+
+/** Combinations that are shown at once, until more are asked for. */
+const shown = 6;
+/** A family of more goals than this is hard to read. */
+const mostGoals = 4;
+
+/** Wishes typed or set, how many combinations meet them, and what can be made of those. */
+@Component({
+  selector: 'kt-compose-card',
+  imports: [
+    ...[DecimalPipe, MatButtonModule, MatButtonToggleModule, MatIcon, MatProgressBar, MatTabsModule],
+    ...[ComposedRow, FamilyView, RoundsForm, TextField, VaryPanel, WayForm, WishControls],
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './compose-card.html',
+  styles: `
+    .found {
+      padding-top: var(--space-2);
+    }
+    li {
+      padding-block: var(--space-1);
+      border-top: 1px solid var(--line);
+    }
+    .wait {
+      height: 4px;
+    }
+  `,
+  host: { class: 'card stack', role: 'region', 'aria-label': 'Compose' },
+})
+export class ComposeCard {
+  protected readonly composer = inject(ComposeService);
+  protected readonly shown = shown;
+  /** Whether it opens with its line ready to be typed in. */
+  readonly focused = input(false, { transform: booleanAttribute });
+
+  protected readonly wishes = this.composer.wishes;
+  private readonly seed = linkedSignal({ source: this.wishes, computation: () => 1 });
+  protected readonly order = signal<'apart' | 'best'>('apart');
+  protected readonly take = linkedSignal({ source: this.wishes, computation: () => shown });
+  protected readonly answer = resource({
+    params: () => ({ wishes: this.wishes(), seed: this.seed(), take: this.take(), order: this.order() }),
+    loader: ({ params: { wishes, take, seed, order } }) => this.composer.ask('compose', wishes, take, seed, order),
+  });
+  protected readonly count = computed(() => this.answer.value()?.count ?? '');
+  /** Few enough to be said as a number, or a power of ten. */
+  protected readonly small = computed(() => (this.count().length <= 15 ? Number(this.count()) : null));
+  /** What is known of those that are shown. */
+  protected readonly says = computed(() => {
+    const known = this.answer.value()?.known;
+    if (!known) return '';
+    if (known.kind === 'best') return 'The best by score, the best first:';
+    const { least, most } = known;
+    const edits = least === 1 ? '1 edit' : `${least} edits`;
+    return `Any two of these are ${edits} apart or more${least < most ? ` (${most} at the most could be)` : ', as far as can be'}:`;
+  });
+  protected readonly goals = computed(() =>
+    (this.answer.value()?.found ?? []).slice(0, mostGoals).map(({ text }) => text),
+  );
+  /** The one that is looked at closer. */
+  protected readonly looked = signal<string | null>(null);
+
+  protected others(): void {
+    this.seed.update((seed) => seed + 1);
+  }
+
+  /** Looks for what is like the one that was looked at: its pattern takes the place of what says the same otherwise. */
+  protected vary(pattern: string): void {
+    const others = phrasesOf(this.wishes()).filter(
+      (phrase) => !/^(like|begins|starts|ends|contains) /.test(phrase) && !/ (moves?|punches|strikes)$/.test(phrase),
+    );
+    this.composer.wishes.set([pattern, ...others].join(', '));
+    this.looked.set(null);
+  }
+}

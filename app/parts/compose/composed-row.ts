@@ -1,0 +1,62 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { readStored } from '../../../core/index';
+import { StrikeStaff } from '../strike-staff/strike-staff';
+import { composeActions } from './compose-actions';
+
+/** A combination that was composed, on its staff, with what can be done with it. */
+@Component({
+  selector: 'kt-composed-row',
+  imports: [MatButtonModule, StrikeStaff],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="what">
+      @if (combination(); as combination) {
+        <kt-strike-staff dense [combination]="combination" [scale]="0.8" />
+      }
+      <p>
+        <b class="figures">{{ text() }}</b>
+        @if (note()) {
+          <span class="soft small">&ngsp;{{ note() }}</span>
+        }
+      </p>
+    </div>
+    <div class="line">
+      <ng-content />
+      @for (action of actions.each; track action.label) {
+        <button
+          type="button"
+          [matButton]="action.main ? 'outlined' : 'text'"
+          [attr.aria-label]="text() + ' ' + action.label.toLowerCase()"
+          (click)="action.press(text())"
+        >
+          {{ action.label }}
+        </button>
+      }
+    </div>
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      gap: var(--space-1) var(--space-3);
+      align-items: center;
+      justify-content: space-between;
+    }
+    .what {
+      flex: 1 1 14rem;
+      min-width: 0;
+    }
+  `,
+})
+export class ComposedRow {
+  /** Its kept text. */
+  readonly text = input.required<string>();
+  /** What else there is to say. */
+  readonly note = input('');
+  protected readonly actions = inject(composeActions);
+  protected readonly combination = computed(() => {
+    const read = readStored(this.text());
+    return read.ok ? read.value : null;
+  });
+}

@@ -1,0 +1,119 @@
+import { ChangeDetectionStrategy, Component, inject, input, resource } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { MatTreeModule } from '@angular/material/tree';
+import { Router } from '@angular/router';
+import { ComposeService } from '../../services/compose.service';
+import type { FamilyNode } from '../../workers/composing';
+import { ComposedRow } from './composed-row';
+
+/** A member with the way that leads to it from the single move. */
+interface Placed extends FamilyNode {
+  readonly way: readonly string[];
+  readonly children: readonly Placed[];
+}
+
+const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
+  const way = [...before, node.text];
+  return { ...node, way, children: node.children.map((child) => placed(child, way)) };
+};
+
+/** A family of combinations as a tree: each child has one move more than its parent. */
+@Component({
+  selector: 'kt-family-view',
+  imports: [ComposedRow, MatButtonModule, MatIcon, MatTreeModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (family.value(); as known) {
+      <p class="soft">Each grows by one move; everything on the way flows. A goal can be taught over weeks.</p>
+      <mat-tree #tree aria-label="Family" [dataSource]="known.trees" [childrenAccessor]="children">
+        <mat-tree-node
+          *matTreeNodeDef="let node"
+          matTreeNodePadding
+          [matTreeNodePaddingIndent]="12"
+          [isExpandable]="false"
+        >
+          <kt-composed-row class="member" [text]="node.text" [note]="node.goal ? 'goal' : ''">
+            @if (node.goal) {
+              <button
+                type="button"
+                matButton="outlined"
+                [attr.aria-label]="node.text + ' as a programme'"
+                (click)="teach(node)"
+              >
+                As a programme
+              </button>
+            }
+          </kt-composed-row>
+        </mat-tree-node>
+        <mat-tree-node
+          *matTreeNodeDef="let node; when: grows"
+          matTreeNodePadding
+          [matTreeNodePaddingIndent]="12"
+          [isExpandable]="true"
+          [isExpanded]="true"
+        >
+          <button
+            type="button"
+            matIconButton
+            matTreeNodeToggle
+            [attr.aria-label]="(tree.isExpanded(node) ? 'Fold ' : 'Unfold ') + node.text"
+          >
+            <mat-icon [svgIcon]="tree.isExpanded(node) ? 'fold' : 'unfold'" />
+          </button>
+          <kt-composed-row class="member" [text]="node.text" [note]="node.goal ? 'goal' : ''">
+            @if (node.goal) {
+              <button
+                type="button"
+                matButton="outlined"
+                [attr.aria-label]="node.text + ' as a programme'"
+                (click)="teach(node)"
+              >
+                As a programme
+              </button>
+            }
+          </kt-composed-row>
+        </mat-tree-node>
+      </mat-tree>
+      @if (known.left.length > 0) {
+        <p role="status">
+          No way leads to {{ known.left.join(' · ') }}: it sticks, is longer than twelve moves, or holds more than plain
+          moves.
+        </p>
+      }
+    }
+  `,
+  styles: `
+    .member {
+      flex: 1 1 auto;
+    }
+    mat-tree {
+      --mat-tree-container-background-color: transparent;
+    }
+    mat-tree-node {
+      border-top: 1px solid var(--line);
+    }
+  `,
+  host: { class: 'stack' },
+})
+export class FamilyView {
+  /** Kept texts of the combinations that it grows towards. */
+  readonly goals = input.required<readonly string[]>();
+  private readonly composer = inject(ComposeService);
+  private readonly router = inject(Router);
+
+  protected readonly family = resource({
+    params: () => this.goals(),
+    loader: async ({ params }) => {
+      const { trees, left } = await this.composer.ask('family', params);
+      return { trees: trees.map((tree) => placed(tree)), left };
+    },
+  });
+  protected readonly children = ({ children }: Placed): Placed[] => [...children];
+  protected readonly grows = (_: number, { children }: Placed): boolean => children.length > 0;
+
+  /** Opens the form of a programme that builds up to a goal, step by step as the family does. */
+  protected teach({ way }: Placed): void {
+    void this.router.navigate(['/programme'], { queryParams: { towards: way } });
+  }
+}

@@ -1,0 +1,101 @@
+import { ChangeDetectionStrategy, Component, inject, input, resource, signal } from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import * as z from 'zod/mini';
+import { ComposeService } from '../../services/compose.service';
+import { NumberField } from '../fields/number-field';
+import { TextField } from '../fields/text-field';
+import { composeActions } from './compose-actions';
+import { ComposedRow } from './composed-row';
+
+const mostRounds = 12;
+
+/** One combination for each of several rounds: all meet the wishes, and between them they have what is to be covered. */
+@Component({
+  selector: 'kt-rounds-form',
+  imports: [ComposedRow, MatButtonModule, MatIcon, MatProgressBar, NumberField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="soft">All of them meet the wishes above; that is their theme.</p>
+    <div class="line fields">
+      <kt-number-field label="Rounds" [value]="count()" [schema]="counts" (put)="count.set($event ?? 3)" />
+      <kt-text-field
+        class="cover"
+        label="Between them they have"
+        hint="Moves, families or heights, parted by commas: each once where that can be"
+        [value]="cover()"
+        (put)="cover.set($event)"
+      />
+    </div>
+    <div class="wait">
+      @if (found.isLoading()) {
+        <mat-progress-bar mode="indeterminate" aria-label="Covering" />
+      }
+    </div>
+    @if (found.value(); as found) {
+      @if (found.mend) {
+        <p class="wrong" role="status">{{ found.mend }}.</p>
+      } @else {
+        <div class="line">
+          <p role="status">
+            @if (found.left.length > 0) {
+              No round has {{ found.left.join(', ') }}: nothing that meets the wishes can have more.
+            } @else {
+              {{
+                found.again === 0
+                  ? 'Everything is there exactly once.'
+                  : 'Everything is there, ' + found.again + ' again.'
+              }}
+            }
+          </p>
+          <button type="button" matButton class="push" (click)="seed.set(seed() + 1)">
+            <mat-icon svgIcon="repeat" />Others
+          </button>
+          <button type="button" matButton="outlined" (click)="actions.rounds.press(found.rounds)">
+            {{ actions.rounds.label }}
+          </button>
+        </div>
+        <ol aria-label="Rounds with a theme">
+          @for (text of found.rounds; track $index) {
+            <li><kt-composed-row [text]="text" [note]="'round ' + ($index + 1)" /></li>
+          }
+        </ol>
+      }
+    }
+  `,
+  styles: `
+    .fields {
+      align-items: start;
+    }
+    .cover {
+      flex: 1 1 16rem;
+    }
+    ol {
+      padding: 0;
+      margin: 0;
+      list-style: none;
+    }
+    li {
+      padding-block: var(--space-1);
+      border-top: 1px solid var(--line);
+    }
+    .wait {
+      height: 4px;
+    }
+  `,
+  host: { class: 'stack' },
+})
+export class RoundsForm {
+  readonly wishes = input.required<string>();
+  protected readonly actions = inject(composeActions);
+  private readonly composer = inject(ComposeService);
+  protected readonly counts = z.int().check(z.gte(1), z.lte(mostRounds));
+  protected readonly count = signal(3);
+  protected readonly cover = signal('3, 5, 6, body');
+  protected readonly seed = signal(1);
+  protected readonly found = resource({
+    params: () => ({ wishes: this.wishes(), cover: this.cover(), count: this.count(), seed: this.seed() }),
+    loader: ({ params: { wishes, cover, count, seed } }) => this.composer.ask('rounds', wishes, cover, count, seed),
+  });
+}

@@ -1,0 +1,137 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  resource,
+} from '@angular/core';
+import { MatButtonModule } from '@angular/material/button';
+import { MatChipsModule } from '@angular/material/chips';
+import { MatIcon } from '@angular/material/icon';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { readStored, writeCombination } from '../../../core/index';
+import { ComposeService } from '../../services/compose.service';
+import { ComposedRow } from './composed-row';
+
+/** Neighbours that are listed before more are asked for. */
+const shown = 8;
+
+/** One combination looked at closer: lock some of its moves and vary the rest, or step to one that lies one edit away. */
+@Component({
+  selector: 'kt-vary-panel',
+  imports: [ComposedRow, MatButtonModule, MatChipsModule, MatIcon, MatProgressBar],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="line">
+      <h3>Beside {{ text() }}</h3>
+      @if (before().length > 0) {
+        <button type="button" matButton class="push" (click)="back()">
+          <mat-icon svgIcon="undo" />Back to {{ before().at(-1) }}
+        </button>
+      }
+      <button type="button" matButton [class.push]="before().length === 0" (click)="closed.emit()">Close</button>
+    </div>
+    <p class="soft">Press the moves that stay; the others vary.</p>
+    <div class="line">
+      <mat-chip-listbox multiple aria-label="Moves that stay" [value]="locked()" (change)="locked.set($event.value)">
+        @for (move of moves(); track $index) {
+          <mat-chip-option class="figures" [value]="$index">{{ move }}</mat-chip-option>
+        }
+      </mat-chip-listbox>
+      <button type="button" matButton="outlined" [disabled]="locked().length === moves().length" (click)="vary()">
+        Vary the rest
+      </button>
+    </div>
+    <h3>One edit away</h3>
+    <div class="wait">
+      @if (near.isLoading()) {
+        <mat-progress-bar mode="indeterminate" aria-label="Looking for neighbours" />
+      }
+    </div>
+    @if (near.value(); as all) {
+      @if (all.length === 0) {
+        <p>Nothing beside it flows: mend what sticks first.</p>
+      }
+      <ul aria-label="Neighbours">
+        @for (each of all.slice(0, many()); track each.text) {
+          <li>
+            <kt-composed-row [text]="each.text" [note]="edits[each.edit] + ', score ' + each.score">
+              <button type="button" matButton [attr.aria-label]="'Step to ' + each.text" (click)="step(each.text)">
+                Step there
+              </button>
+            </kt-composed-row>
+          </li>
+        }
+      </ul>
+      @if (all.length > many()) {
+        <button type="button" matButton (click)="many.set(all.length)">{{ all.length - many() }} more</button>
+      }
+    }
+  `,
+  styles: `
+    li {
+      padding-block: var(--space-1);
+      border-top: 1px solid var(--line);
+    }
+    .wait {
+      height: 4px;
+    }
+  `,
+  host: { class: 'card stack', role: 'region', 'aria-label': 'Vary it' },
+})
+export class VaryPanel {
+  /** The kept text that is looked at. */
+  readonly text = input.required<string>();
+  /** Another one is looked at. */
+  readonly looked = output<string>();
+  /** Wishes for what is like it, as a phrase. */
+  readonly varied = output<string>();
+  readonly closed = output();
+  private readonly composer = inject(ComposeService);
+  protected readonly edits = {
+    ...{ swap: 'a move swapped', insert: 'a move more', drop: 'a move less' },
+    ...{ target: 'another height', side: 'the other side' },
+  } as const;
+
+  protected readonly moves = computed(() => {
+    const read = readStored(this.text());
+    return read.ok ? read.value.items.map((item) => writeCombination({ items: [item] })) : [];
+  });
+  /** Places of the moves that stay: the first two, until others are chosen. */
+  protected readonly locked = linkedSignal<string, readonly number[]>({ source: this.text, computation: () => [0, 1] });
+  /** Those that were looked at before, by stepping. */
+  protected readonly before = linkedSignal<string, readonly string[]>({
+    source: this.text,
+    computation: (text, previous) => {
+      if (!previous) return [];
+      const { value, source } = previous;
+      return value.at(-1) === text ? value.slice(0, -1) : [...value, source];
+    },
+  });
+  protected readonly many = linkedSignal({ source: this.text, computation: () => shown });
+  protected readonly near = resource({
+    params: () => this.text(),
+    loader: ({ params }) => this.composer.ask('neighbours', params),
+  });
+
+  protected vary(): void {
+    const stays = new Set(this.locked());
+    this.varied.emit(
+      `like ${this.moves()
+        .map((move, at) => (stays.has(at) ? move : '_'))
+        .join(' ')}`,
+    );
+  }
+
+  protected step(text: string): void {
+    this.looked.emit(text);
+  }
+
+  protected back(): void {
+    const last = this.before().at(-1);
+    if (last !== undefined) this.looked.emit(last);
+  }
+}
