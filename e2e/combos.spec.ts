@@ -115,6 +115,7 @@ test('wishes are composed: counted as they change, drawn, put into the book, und
   await page.getByRole('button', { name: 'Compose' }).click();
   const card = page.getByRole('region', { name: 'Compose' });
   await expect(card.getByRole('status')).toContainText('combinations meet them');
+  await expect(card.getByRole('status')).toContainText('edits apart');
   await card.getByLabel('Wishes, parted by commas').fill('3 moves, only 1 2, flows');
   await card.getByLabel('Wishes, parted by commas').press('Enter');
   await expect(card.getByRole('status')).toContainText('5 combinations meet them');

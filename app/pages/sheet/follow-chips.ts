@@ -54,6 +54,7 @@ const shown = 16;
       gap: var(--space-2);
       align-items: center;
       max-height: 7rem;
+      padding: var(--space-1);
       overflow-y: auto;
     }
   `,

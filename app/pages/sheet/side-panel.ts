@@ -16,16 +16,16 @@ import { TextView } from './text-view';
 import { WholeSheet } from './whole-sheet';
 
 const tabs = [
-  { id: 'add', name: 'Add' },
-  { id: 'compose', name: 'Compose' },
-  { id: 'findings', name: 'Findings' },
-  { id: 'faults', name: 'Faults' },
-  { id: 'text', name: 'Text' },
-  { id: 'glance', name: 'Glance' },
-  { id: 'whole', name: 'Whole' },
-  { id: 'lanes', name: 'Lanes' },
+  // What is composed is added, too: it opens in the same place, from the tools above and by its key.
+  { id: 'add', or: 'compose', name: 'Add' },
+  { id: 'findings', or: null, name: 'Findings' },
+  { id: 'faults', or: null, name: 'Faults' },
+  { id: 'text', or: null, name: 'Text' },
+  { id: 'glance', or: null, name: 'Glance' },
+  { id: 'whole', or: null, name: 'Whole' },
+  { id: 'lanes', or: null, name: 'Lanes' },
 ] as const;
-export type SideTab = (typeof tabs)[number]['id'];
+export type SideTab = (typeof tabs)[number]['id'] | 'compose';
 
 /** What stands beside the rundown: what to add, what to compose, findings, faults, text, glance, changes of the whole, lanes. */
 @Component({

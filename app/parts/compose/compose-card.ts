@@ -12,6 +12,7 @@ import {
 } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatTabsModule } from '@angular/material/tabs';
@@ -33,7 +34,8 @@ const mostGoals = 4;
 @Component({
   selector: 'kt-compose-card',
   imports: [
-    ...[DecimalPipe, MatButtonModule, MatButtonToggleModule, MatIcon, MatProgressBar, MatTabsModule],
+    ...[DecimalPipe, MatButtonModule, MatButtonToggleModule, MatIcon, MatExpansionModule],
+    ...[MatProgressBar, MatTabsModule],
     ...[ComposedRow, FamilyView, RoundsForm, TextField, VaryPanel, WayForm, WishControls],
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -57,6 +59,8 @@ export class ComposeCard {
   protected readonly shown = shown;
   /** Whether it opens with its line ready to be typed in. */
   readonly focused = input(false, { transform: booleanAttribute });
+  /** Beside something else there is little room: fields and presses are folded away. */
+  readonly compact = input(false, { transform: booleanAttribute });
 
   protected readonly wishes = this.composer.wishes;
   private readonly seed = linkedSignal({ source: this.wishes, computation: () => 1 });

@@ -1,7 +1,15 @@
-import { ChangeDetectionStrategy, Component, inject, input, resource } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  inject,
+  input,
+  resource,
+  viewChild,
+} from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
-import { MatTreeModule } from '@angular/material/tree';
+import { MatTree, MatTreeModule } from '@angular/material/tree';
 import { Router } from '@angular/router';
 import { ComposeService } from '../../services/compose.service';
 import type { FamilyNode } from '../../workers/composing';
@@ -51,7 +59,6 @@ const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
           matTreeNodePadding
           [matTreeNodePaddingIndent]="12"
           [isExpandable]="true"
-          [isExpanded]="true"
         >
           <button
             type="button"
@@ -109,6 +116,15 @@ export class FamilyView {
       return { trees: trees.map((tree) => placed(tree)), left };
     },
   });
+  private readonly tree = viewChild<MatTree<Placed>>(MatTree);
+
+  constructor() {
+    // A family is small: it is seen whole.
+    afterRenderEffect(() => {
+      if (this.family.hasValue()) this.tree()?.expandAll();
+    });
+  }
+
   protected readonly children = ({ children }: Placed): Placed[] => [...children];
   protected readonly grows = (_: number, { children }: Placed): boolean => children.length > 0;
 
