@@ -21,7 +21,17 @@ async function tabTo(page: Page, name: RegExp): Promise<void> {
 }
 
 test('from an empty round to a composed, built-up, running one by keys alone', async ({ page }) => {
-  await composeBesideSheet(page);
+  await page.goto('/sheets');
+  await tabTo(page, /^New sheet$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Type a combination')).toBeFocused();
+  await page.keyboard.press('Escape');
+  await page.locator('body').press('Shift+Tab');
+  await tabTo(page, /^Round$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Length of Round 1')).toHaveText('3:00');
+  await page.keyboard.press('Alt+c');
+  await expect(wishesOf(page)).toBeFocused();
   await page.keyboard.type('4 punches, begins 1 2, ends 3, flows, loops');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Composed' }).getByRole('listitem').first()).toContainText(/1 2 \S+ 3/);
@@ -29,6 +39,8 @@ test('from an empty round to a composed, built-up, running one by keys alone', a
   await page.keyboard.press('Enter');
   await expect(page.getByText(/is built up in the sheet/)).toBeVisible();
   await expect(page.locator('text.moment')).toHaveText(['0:00', '0:30', '1:00', '1:30']);
+  // The empty round is the one that it fills.
+  await expect(page.getByLabel(/^Length of Round/)).toHaveText('2:00');
   // It is an edit like any other.
   await page.keyboard.press('Control+z');
   await expect(page.locator('text.moment')).toHaveCount(0);
@@ -36,6 +48,7 @@ test('from an empty round to a composed, built-up, running one by keys alone', a
   await expect(page.locator('text.moment')).toHaveCount(4);
   await page.keyboard.press('Control+Enter');
   await expect(page).toHaveURL(/\/run\//);
+  await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/Get ready|Round 1/);
 });
@@ -100,7 +113,7 @@ test('a family grows, and one of its goals becomes a programme that is built up 
   await page.getByRole('button', { name: 'Compose', exact: true }).click();
   await wishesOf(page).fill('4 moves, begins 1 2 3b 2');
   await wishesOf(page).press('Enter');
-  await page.getByRole('tab', { name: 'A family of them' }).click();
+  await page.getByRole('tab', { name: 'Families' }).click();
   const family = page.getByRole('tree', { name: 'Family' });
   await expect(family.getByRole('treeitem')).toHaveCount(4);
   await family.getByRole('button', { name: '1 2 3b 2 as a programme' }).click();
@@ -128,7 +141,7 @@ test('rounds share a theme and cover what is asked, once each; they go into the 
 test('the way from one of the book to another is shown, each step one edit', async ({ page }) => {
   await page.goto('/combos');
   await page.getByRole('button', { name: 'Compose', exact: true }).click();
-  await page.getByRole('tab', { name: 'From one to another' }).click();
+  await page.getByRole('tab', { name: 'Ways' }).click();
   await page.getByRole('combobox', { name: 'From what they can' }).click();
   await page.getByRole('option', { name: /: 1 2$/ }).click();
   await page.getByRole('combobox', { name: 'To what I want' }).click();

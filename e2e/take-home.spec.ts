@@ -2,9 +2,10 @@ import { expect, test } from '@playwright/test';
 
 const session = '# Two short ones\nclass: 12 people\nround 0:03: 1 2 bk\nrest 0:03\nround 0:03: 2 3\n';
 
-test('a session goes home as one file, plays from disk to its end without a network, and comes back', async ({
+test('a session goes home as one file, plays from disk to its end without a network, reads as a sheet without scripts, and comes back', async ({
   page,
   context,
+  browser,
 }, info) => {
   await page.goto('/sheets');
   await page
@@ -42,6 +43,14 @@ test('a session goes home as one file, plays from disk to its end without a netw
   await context.setOffline(false);
   await home.close();
 
+  const silent = await browser.newContext({ javaScriptEnabled: false });
+  const read = await silent.newPage();
+  await read.goto(`file://${path}`);
+  await expect(read.getByRole('heading', { name: 'Two short ones' })).toBeVisible();
+  await expect(read.getByRole('listitem')).toHaveCount(3);
+  await expect(read.locator('#player')).toBeHidden();
+  await silent.close();
+
   await page.goto('/sheets');
   await page.getByLabel('Import').setInputFiles(path);
   await expect(page.getByRole('link', { name: 'Two short ones', exact: true })).toHaveCount(2);
@@ -66,25 +75,4 @@ test('an open break of the file lasts until somebody goes on', async ({ page }, 
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'Round 2', exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start again' })).toBeVisible({ timeout: 10_000 });
-});
-
-test.describe('without scripts', () => {
-  test.use({ javaScriptEnabled: false });
-  test('the file reads as a session sheet', async ({ page }, info) => {
-    const { takeHomePage, takenSession, compile, scriptOf, readTempoText } = await import('../core/index');
-    const { sheet } = readTempoText(session);
-    const timeline = compile(sheet);
-    const taken = takenSession(sheet.title, timeline, scriptOf(sheet, {}, timeline), null, 16_000, () => null);
-    const hash = `sha256-${'A'.repeat(43)}=`;
-    const html = takeHomePage(
-      { sheet, session: taken.session, pictures: [], recording: null },
-      { script: 'void 0', style: 'p{}', scriptHash: hash, styleHash: hash },
-    );
-    const path = info.outputPath('sheet.html');
-    await (await import('node:fs/promises')).writeFile(path, html);
-    await page.goto(`file://${path}`);
-    await expect(page.getByRole('heading', { name: 'Two short ones' })).toBeVisible();
-    await expect(page.getByRole('listitem')).toHaveCount(3);
-    await expect(page.locator('#player')).toBeHidden();
-  });
 });

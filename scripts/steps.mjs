@@ -18,7 +18,7 @@ export function must(command, args, what) {
 }
 
 /** Runs a command, its output shown and kept. */
-export function watchOutput(command, args) {
+export function watchOutput(command, args, { quiet = false } = {}) {
   return new Promise((done) => {
     const child = spawn(command, args, {
       cwd: root,
@@ -28,7 +28,7 @@ export function watchOutput(command, args) {
     let output = '';
     const take = (chunk) => {
       output += chunk;
-      process.stdout.write(chunk);
+      if (!quiet) process.stdout.write(chunk);
     };
     child.stdout.on('data', take);
     child.stderr.on('data', take);

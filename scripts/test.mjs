@@ -28,16 +28,19 @@ async function step(name, args) {
   console.log(`${name}: ${code === 0 ? 'passed' : 'failed'}`);
 }
 
-/** A runner that counts its own tests; one that died without a count is a failure. */
-async function runner(name, args, count) {
+/** A runner that counts its own tests; one that died without a count is a failure. A quiet one says at its end what it had to say. */
+async function runner(name, args, count, { quiet = false } = {}) {
   console.log(`\n== ${name}`);
-  const { code, output } = await watchOutput(node, args);
+  const began = Date.now();
+  const { code, output } = await watchOutput(node, args, { quiet });
+  if (quiet) console.log(output);
   const counted = count(output);
   passed += counted.passed;
   failed += counted.failed;
   if (counted.passed + counted.failed === 0 || (code !== 0 && counted.failed === 0)) failed += 1;
   if (code !== 0) fault(name, output);
-  console.log(`${name}: ${counted.passed} passed, ${counted.failed} failed`);
+  const seconds = Math.round((Date.now() - began) / 1000);
+  console.log(`${name}: ${counted.passed} passed, ${counted.failed} failed, in ${seconds} s`);
 }
 
 // The build takes one core, what is read takes the other.
@@ -52,7 +55,8 @@ if (built.code !== 0) {
   process.exit(1);
 }
 
-await runner(
+// The core takes one core of the machine, the browser of Karma the other.
+const core = runner(
   'Core, command and server',
   ['--import', 'tsx', module('jasmine/bin/jasmine.js'), '--config=jasmine.json'],
   (output) => {
@@ -60,6 +64,7 @@ await runner(
     const bad = Number(match?.[2] ?? 0);
     return { passed: Number(match?.[1] ?? 0) - bad, failed: bad };
   },
+  { quiet: true },
 );
 
 await runner('Karma', [...ng, 'test'], (output) => {
@@ -67,6 +72,8 @@ await runner('Karma', [...ng, 'test'], (output) => {
   const bad = Number(last?.[2] ?? 0);
   return { passed: Number(last?.[1] ?? 0) - bad, failed: bad };
 });
+
+await core;
 
 /** Every test of Playwright's report, however deep it is described. */
 const specsOf = (suites) => suites.flatMap(({ specs, suites: inner = [] }) => [...specs, ...specsOf(inner)]);

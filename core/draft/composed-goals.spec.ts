@@ -1,6 +1,5 @@
 import { bagKinds, levels } from '../bags/kind-names';
 import { fitToBag } from '../bags/fit';
-import { letterOf } from '../composer/alphabet';
 import { countCombination } from '../tally/counts';
 import { readStored } from '../notation/stored';
 import { study } from '../mechanics/study';
@@ -33,14 +32,8 @@ describe('goals of whoever names none', () => {
     expect(judged).toBeGreaterThan(60);
   });
 
-  it('are the same for the same seed, others for another, and have more of what is lacking', () => {
+  it('are the same for the same seed, others for another', () => {
     expect(composedGoals('beginner', 'heavy', 3, 7)).toEqual(composedGoals('beginner', 'heavy', 3, 7));
     expect(composedGoals('beginner', 'heavy', 3, 7)).not.toEqual(composedGoals('beginner', 'heavy', 3, 8));
-    const jab = letterOf({ kind: 'move', id: 'jab', side: 'lead', target: 'body' });
-    const bodyJabs = (lacks: ReadonlySet<number> | null): number =>
-      [1, 2, 3, 4, 5, 6]
-        .flatMap((seed) => composedGoals('beginner', 'heavy', 4, seed, { seen: new Map(), lacks }))
-        .filter((goal) => goal.includes('1b')).length;
-    expect(bodyJabs(new Set([jab]))).toBeGreaterThan(bodyJabs(null));
   });
 });

@@ -1,6 +1,6 @@
 import { combinationOf, compose, variedOf, type Composed } from '../composer/compose';
 import { readWishes } from '../composer/read-wishes';
-import { anyLiking, type Liking } from '../composer/score';
+import { anyLiking } from '../composer/score';
 import type { BagKind, Level } from '../bags/kind-names';
 import { writeCombination } from '../notation/write';
 
@@ -29,13 +29,7 @@ function composedFor(text: string): Composed | null {
  * even sample the ones that differ most. The same seed gives the same ones.
  * @example composedGoals('beginner', 'heavy', 3, 7)
  */
-export function composedGoals(
-  level: Level,
-  bag: BagKind,
-  count: number,
-  seed: number,
-  liking: Liking = anyLiking,
-): readonly string[] {
+export function composedGoals(level: Level, bag: BagKind, count: number, seed: number): readonly string[] {
   const texts = [
     `${wished[level]}, flows, loops, on ${bag}, level ${level}`,
     // A ball that comes back on its own takes short ones only; a speed bag none of these.
@@ -45,7 +39,7 @@ export function composedGoals(
   for (const text of texts) {
     const composed = composedFor(text);
     if (!composed) continue;
-    const { chosen } = variedOf(composed, count, seed, liking);
+    const { chosen } = variedOf(composed, count, seed, anyLiking);
     return chosen.map((letters) => writeCombination(combinationOf(letters)));
   }
   return [];
