@@ -148,7 +148,19 @@ const pictures: readonly Picture[] = [
       await page.waitForTimeout(14_000);
     },
   },
-  { name: 'run-rest', path: '/run/demo-first-watch', prepare: (page) => runTo(page, /^Rest/, 3) },
+  {
+    name: 'compose',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'What next' }).click();
+      await page.keyboard.press('Alt+c');
+      await page
+        .getByRole('button', { name: /^Beside / })
+        .first()
+        .waitFor();
+      await page.getByRole('listbox', { name: 'What can follow' }).getByRole('option').first().waitFor();
+    },
+  },
   { name: 'run-show', path: '/run/demo-first-watch', prepare: (page) => runTo(page, /^(Show|Watch)/, 6) },
   {
     name: 'wall',

@@ -1,10 +1,15 @@
 import { bagKinds, levels } from '../bags/kind-names';
 import { bad, good, type Read } from '../fault';
+import { effortNames, focusNames, paceOf } from '../mechanics/effort';
 import { targets } from '../moves/kind';
 import { readNumberWord } from '../number-words';
 import type { Letter } from './alphabet';
+import type { PaceFactor } from '../units';
 import { barredBy, gatheredBy, spelled } from './gatherings';
 import { mostMoves, noNames, type Wish, type WishKind, type WishNames } from './wish';
+
+/** No pace is faster (trade page, section 4: the effective pace is capped there, here rounded up). */
+const fastest: PaceFactor = 1.5;
 
 type Reading = readonly WishKind[] | { readonly mend: string };
 
@@ -97,8 +102,14 @@ function teaching(text: string, { drills }: WishNames): Reading {
   };
 }
 
-function withSeconds(text: string): Reading {
-  return oneWish({ kind: 'at most', ms: Math.round(Number(text) * 1000) });
+/** Seconds at a pace: as a factor, or as an effort or focus is worked. The wish is kept at steady pace. */
+function withSeconds(seconds: string, at: string | undefined): Reading {
+  const effort = effortNames.find((each) => each === at);
+  const focus = focusNames.find((each) => each === at);
+  const factor = at === undefined ? 1 : effort || focus ? paceOf(effort ?? 'steady', focus) : Number(at);
+  return factor > 0 && factor <= fastest
+    ? oneWish({ kind: 'at most', ms: Math.round(Number(seconds) * 1000 * factor) })
+    : { mend: `after at write a pace up to ${fastest}, or ${[...effortNames, ...focusNames].join(', ')}` };
 }
 
 function withNumbers(least: string, most: string, what: string): Reading | null {
@@ -110,7 +121,7 @@ function withNumbers(least: string, most: string, what: string): Reading | null 
 interface Phrase {
   readonly written: string;
   readonly form: RegExp;
-  readonly read: (words: readonly string[], names: WishNames) => Reading | null;
+  readonly read: (words: readonly (string | undefined)[], names: WishNames) => Reading | null;
 }
 
 /** Every phrase; a new one is a line here and one in docs/compose.md. */
@@ -159,8 +170,8 @@ const phrases: readonly Phrase[] = [
   },
   {
     written: 'at most S s',
-    form: /^at most (\d+(?:\.\d+)?) ?(?:s|seconds?)$/,
-    read: ([seconds = '']) => withSeconds(seconds),
+    form: /^at most (\d+(?:\.\d+)?) ?(?:s|seconds?)(?: at (\S+))?$/,
+    read: ([seconds = '', at]) => withSeconds(seconds, at),
   },
   {
     written: 'at most N kicks',

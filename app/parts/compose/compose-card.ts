@@ -10,12 +10,14 @@ import {
   resource,
   signal,
 } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatTabsModule } from '@angular/material/tabs';
+import { debounceTime } from 'rxjs';
 import { ComposeService } from '../../services/compose.service';
 import { TextField } from '../fields/text-field';
 import { ComposedRow } from './composed-row';
@@ -27,6 +29,8 @@ import { phrasesOf, WishControls } from './wish-controls';
 
 /** Combinations that are shown at once, until more are asked for. */
 const shown = 6;
+/** Keys that follow each other this quickly, in milliseconds, are counted together. */
+const pause = 200;
 /** A family of more goals than this is hard to read. */
 const mostGoals = 4;
 
@@ -63,11 +67,15 @@ export class ComposeCard {
   readonly compact = input(false, { transform: booleanAttribute });
 
   protected readonly wishes = this.composer.wishes;
-  private readonly seed = linkedSignal({ source: this.wishes, computation: () => 1 });
+  /** What is still being typed is not counted with each key. */
+  protected readonly settled = toSignal(toObservable(this.wishes).pipe(debounceTime(pause)), {
+    initialValue: this.wishes(),
+  });
+  private readonly seed = linkedSignal({ source: this.settled, computation: () => 1 });
   protected readonly order = signal<'apart' | 'best'>('apart');
-  protected readonly take = linkedSignal({ source: this.wishes, computation: () => shown });
+  protected readonly take = linkedSignal({ source: this.settled, computation: () => shown });
   protected readonly answer = resource({
-    params: () => ({ wishes: this.wishes(), seed: this.seed(), take: this.take(), order: this.order() }),
+    params: () => ({ wishes: this.settled(), seed: this.seed(), take: this.take(), order: this.order() }),
     loader: ({ params: { wishes, take, seed, order } }) => this.composer.ask('compose', wishes, take, seed, order),
   });
   protected readonly count = computed(() => this.answer.value()?.count ?? '');
