@@ -127,6 +127,14 @@ const earlier: readonly Visit[] = weeksBefore.flatMap((week, back) =>
   })),
 );
 
+/** In these sessions one of them counts for the others. */
+const counters: Readonly<Record<string, string>> = { 'demo-one-a-round': 'Orla', 'demo-hands-then-legs': 'Bram' };
+
+function countOf({ sheetId }: Visit): NonNullable<LogEntry['count']> {
+  const name = counters[sheetId];
+  return name === undefined ? { of: 'several', by: 'typed' } : { of: 'one', by: 'typed', name };
+}
+
 function entry(visit: Visit, sheet: Sheet, index: number, today: number): LogEntry {
   const timeline = compile(sheet);
   const startedAt = today - visit.daysAgo * day + 18 * 3_600_000;
@@ -149,7 +157,7 @@ function entry(visit: Visit, sheet: Sheet, index: number, today: number): LogEnt
     effort: visit.effort,
     counted: visit.counted === null ? null : Math.round(done.punches * visit.counted),
     note: visit.note,
-    ...(visit.counted === null ? {} : { count: { of: 'several', by: 'typed' } }),
+    ...(visit.counted === null ? {} : { count: countOf(visit) }),
     ...(visit.faults && visit.faults.length > 0 ? { faults: [...visit.faults] } : {}),
     who: { group: 'Off-shift class', names: [], people: 9 + (index % 5) },
     rehearsal: false,

@@ -1,5 +1,6 @@
-import { inject, Injectable, type OnDestroy } from '@angular/core';
+import { inject, Injectable, signal, type OnDestroy } from '@angular/core';
 import { combineLatest, debounceTime, type Observable, switchMap } from 'rxjs';
+import type { Adding } from '../store/digests';
 import type { LogSums } from '../workers/log-sums';
 import type { LogWorker } from '../workers/log.worker';
 import { startHelper, type Helper } from '../workers/in-worker';
@@ -8,6 +9,8 @@ import { Store } from '../store/store';
 
 /** Changes that follow each other this quickly are answered together. */
 const together = 60;
+/** Whoever waits longer, in milliseconds, is told how far it is. */
+const patience = 400;
 
 /** Asks the whole log: in a worker of its own, which reads the store by itself; here where there is none. */
 @Injectable({ providedIn: 'root' })
@@ -16,6 +19,10 @@ export class ProgressService implements OnDestroy {
   private readonly name = inject(databaseName);
   private helper: Promise<Helper<LogWorker>> | null = null;
   private here: LogSums | null = null;
+  /** How far the log is where it is added up for the first time, and that takes long; null where it does not. */
+  readonly adding = signal<Adding | null>(null);
+  private waiting = 0;
+  private watched: ReturnType<typeof setInterval> | undefined;
 
   /** What a question comes to, again whenever the log or the book has changed. */
   watch<T>(question: (sums: Pick<ProgressService, 'ask'>) => Promise<T>): Observable<T> {
@@ -30,6 +37,29 @@ export class ProgressService implements OnDestroy {
 
   /** Asks once. `ask('overview', question)` */
   async ask<Name extends keyof LogSums>(
+    name: Name,
+    ...args: Parameters<LogSums[Name]>
+  ): Promise<Awaited<ReturnType<LogSums[Name]>>> {
+    this.waiting += 1;
+    this.watched ??= setInterval(() => void this.lookHowFar(), patience);
+    try {
+      return await this.answer(name, ...args);
+    } finally {
+      this.waiting -= 1;
+      if (this.waiting === 0) {
+        clearInterval(this.watched);
+        this.watched = undefined;
+        this.adding.set(null);
+      }
+    }
+  }
+
+  private async lookHowFar(): Promise<void> {
+    const adding = await this.answer('adding');
+    if (this.waiting > 0) this.adding.set(adding);
+  }
+
+  private async answer<Name extends keyof LogSums>(
     name: Name,
     ...args: Parameters<LogSums[Name]>
   ): Promise<Awaited<ReturnType<LogSums[Name]>>> {
@@ -58,6 +88,7 @@ export class ProgressService implements OnDestroy {
   }
 
   ngOnDestroy(): void {
+    clearInterval(this.watched);
     void this.helper?.then(
       (helper) => helper.end(),
       () => undefined,

@@ -55,6 +55,27 @@ describe('digests', () => {
     expect(await database.digests.get('demo-entry-1')).toBeUndefined();
   });
 
+  it('say how far they are while they are made', async () => {
+    await database.log.bulkPut(
+      Array.from({ length: 90 }, (_, at) => ({
+        ...stored(entries[at % entries.length] as LogEntry, 1),
+        id: `more-${at}`,
+      })),
+    );
+    const sums = new LogSums(database);
+    const told: (number | undefined)[] = [];
+    const done = sums.page(anyEntry, 0, 1);
+    let over = false;
+    void done.then(() => (over = true));
+    while (!over) {
+      await new Promise((next) => setTimeout(next));
+      told.push(sums.adding()?.done);
+    }
+    expect(told).toContain(40);
+    expect(sums.adding()).toBeNull();
+    expect((await done).count).toBe(94);
+  });
+
   it('answer what is asked of the log', async () => {
     const sums = new LogSums(database);
     const page = await sums.page({ ...anyEntry, words: 'alarm' }, 0, 25);

@@ -23,6 +23,12 @@ function digestFor(row: StoredEntry): StoredDigest | null {
   }
 }
 
+/** How far digests are that are being made. */
+export interface Adding {
+  readonly done: number;
+  readonly of: number;
+}
+
 /**
  * The digests of the whole log, kept in memory and beside the log: only entries that are new or have changed since are read
  * and worked out.
@@ -30,6 +36,8 @@ function digestFor(row: StoredEntry): StoredDigest | null {
 export class Digests {
   private known = new Map<string, StoredDigest>();
   private read = false;
+  /** How far it is where digests are being made; null where all are there. */
+  adding: Adding | null = null;
   private last: Promise<void> = Promise.resolve();
   /** A look that has not begun. */
   private next: Promise<void> | null = null;
@@ -65,11 +73,13 @@ export class Digests {
     for (const id of gone) this.known.delete(id);
     const old = [...now].flatMap(([id, rev]) => (this.isFresh(this.known.get(id), rev) ? [] : [id]));
     for (let at = 0; at < old.length; at += chunk) {
+      this.adding = { done: at, of: old.length };
       const rows = await log.bulkGet(old.slice(at, at + chunk));
       const fresh = rows.flatMap((row) => (row ? (digestFor(row) ?? []) : []));
       for (const row of fresh) this.known.set(row.id, row);
       await this.keep(fresh);
     }
+    this.adding = null;
     if (gone.length > 0) await digests.bulkDelete(gone).catch(() => undefined);
   }
 

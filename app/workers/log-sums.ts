@@ -32,7 +32,7 @@ import {
   type Sheet,
 } from '../../core/index';
 import type { Database } from '../store/database';
-import { Digests } from '../store/digests';
+import { Digests, type Adding } from '../store/digests';
 
 /** How a sheet has gone, in a sentence, and its last two runs round by round. */
 export interface SheetStory {
@@ -58,6 +58,11 @@ export class LogSums {
   /** Whether it is asked of a certain database. */
   isOf(database: Database): boolean {
     return this.database === database;
+  }
+
+  /** How far the entries are that are being added up for the first time; null where none is. */
+  adding(): Adding | null {
+    return this.digests.adding;
   }
 
   /** A page of the log. */

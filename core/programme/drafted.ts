@@ -1,4 +1,5 @@
 import { exactClock } from '../clock-text';
+import type { BagKind } from '../bags/kind-names';
 import { draftSheet } from '../draft/draft';
 import { readTempoText } from '../formats/tempo-text/read';
 import type { ProgrammeSession, ProgrammeWishes } from '../sheet/programme';
@@ -13,13 +14,19 @@ function seedOf(name: string): number {
 }
 
 /** As many rounds as a goal of rounds asks for, on what is due. */
-function roundsText(wishes: ProgrammeWishes, rounds: number, roundMs: number, texts: readonly string[]): string {
+function roundsText(
+  wishes: ProgrammeWishes,
+  bag: BagKind,
+  rounds: number,
+  roundMs: number,
+  texts: readonly string[],
+): string {
   const work = Array.from(
     { length: rounds },
     (_, at) => `round ${exactClock(roundMs)}: ${texts[at % texts.length] ?? '1 2'}`,
   );
   return [
-    `bag: ${wishes.bag}`,
+    `bag: ${bag}`,
     `level: ${wishes.level}`,
     'warm-up 5:00',
     '  5:00 easy shadow: freestyle',
@@ -50,10 +57,11 @@ export function sheetOfSession(wishes: ProgrammeWishes, session: ProgrammeSessio
   const { adds, repeats, minutes } = session;
   const goals = [...(adds?.kind === 'combination' ? [adds.text] : []), ...repeats];
   const texts = goals.length > 0 ? goals : [plain];
-  const { level, kind, bag, people } = wishes;
+  const { level, kind, people } = wishes;
+  const bag = session.bag ?? wishes.bag;
   const sheet =
     adds?.kind === 'rounds'
-      ? readTempoText(roundsText(wishes, adds.rounds, adds.roundMs, texts)).sheet
+      ? readTempoText(roundsText(wishes, bag, adds.rounds, adds.roundMs, texts)).sheet
       : draftSheet({ minutes, level, kind, bag, goals: texts }, seedOf(session.id)).sheet;
   const whole = adds?.kind === 'stances' ? turned(sheet, adds.percent) : sheet;
   const what = adds ? sayStep(adds) : session.easier ? 'easier week' : 'repeats';

@@ -151,6 +151,12 @@ function loadBefore(wishes: ProgrammeWishes, week: number, { loads }: Known): Lo
   return last ? last[1] : null;
 }
 
+/** The bag of the so many-eth session, from 0, where sessions go from bag to bag. */
+function bagOf({ bags = [] }: ProgrammeWishes, at: number): Pick<ProgrammeSession, 'bag'> {
+  const bag = bags[at % bags.length];
+  return bag ? { bag } : {};
+}
+
 /**
  * Lays out the sessions that are still to come on their days. `before` are the ones that are over; they stay as they are, and
  * what they have added is not added again.
@@ -187,6 +193,7 @@ export function plan(
   const efforts = loads.flatMap((week) => week.efforts);
   return {
     sessions: days.map((day, at): ProgrammeSession => ({
+      ...bagOf(wishes, before.length + at),
       ...{ id: idOf(at), day: isoDay(day), state: 'open', easier: isEasier(wishes, day), sheetId: null },
       ...{ adds: addsOn.get(day) ?? null, repeats: [...(repeats[at]?.repeats ?? [])] },
       ...{ effort: efforts[at] ?? 5, minutes: wishes.minutes, moved: false, sequence: 0 },

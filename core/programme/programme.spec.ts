@@ -113,6 +113,26 @@ describe('a programme', () => {
   });
 });
 
+describe('a programme that goes from bag to bag', () => {
+  it('gives each session its bag in turn, drafts its sheet for it, and keeps it when a session is missed', () => {
+    const several = { ...wishes, bags: ['heavy', 'double-end', 'standing'] as ('heavy' | 'double-end' | 'standing')[] };
+    const { programme } = newProgramme('p', several, [], monday - 3);
+    expect(programme.sessions.slice(0, 4).map(({ bag }) => bag)).toEqual(['heavy', 'double-end', 'standing', 'heavy']);
+    expect(programmeSchema.safeParse(programme).success).toBeTrue();
+    const [one, two, three] = programme.sessions;
+    expect(two && sheetOfSession(several, two, 'x').bag).toBe('double-end');
+    const rounds = { ...(three as ProgrammeSession), adds: { kind: 'rounds', rounds: 3, roundMs: 120_000 } as const };
+    expect(sheetOfSession(several, rounds, 'x').bag).toBe('standing');
+    const missed = replan(programme, [held(one as ProgrammeSession)], dayFromIso(three?.day ?? '') ?? 0).programme;
+    expect(missed.sessions.slice(0, 3).map(({ bag, state }) => `${bag} ${state}`)).toEqual([
+      'heavy done',
+      'double-end missed',
+      'standing open',
+    ]);
+    expect(newProgramme('p', wishes, [], monday - 3).programme.sessions.some(({ bag }) => bag)).toBeFalse();
+  });
+});
+
 describe('a programme that is followed', () => {
   const first = newProgramme('p', wishes, [], monday - 3);
 

@@ -36,6 +36,16 @@ describe('what the log tells', () => {
     expect(last?.sd ?? 1).toBeLessThan(all.counted[0]?.sd ?? 0);
   });
 
+  it('tells classes and people apart, those with the most counts first', () => {
+    const [first] = all.ratios;
+    expect([first?.of, first?.name]).toEqual(['class', 'Off-shift class']);
+    expect(all.ratios.every((each, at) => at === 0 || each.counts <= (all.ratios[at - 1]?.counts ?? 0))).toBeTrue();
+    const people = all.ratios.filter(({ of }) => of === 'person');
+    expect(people.map(({ name }) => name)).toEqual(['Orla', 'Bram']);
+    // Few counts stay near what everybody throws, and say so by their range.
+    expect(people.every(({ sd }) => sd > (first?.sd ?? 1))).toBeTrue();
+  });
+
   it('is that of a class and a span where those are asked for', () => {
     const four = overview(digests, demoBook, { ...question, days: 28 });
     expect(isoDay(four.from)).toBe(isoDay(firstDayOf(weekOf(today - 27))));

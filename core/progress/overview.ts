@@ -1,6 +1,6 @@
 import { bookRow, type BookRow } from '../book/search';
 import type { Level } from '../bags/kind-names';
-import { calibrate, countsIn, type Calibration } from '../log/calibration';
+import { calibrate, countsIn, type Calibration, type Estimate } from '../log/calibration';
 import { aimsMet, coverageOf, sayNeglected, type AimMet, type Coverage, type OwnAims } from '../log/coverage';
 import { firstDayOf, weekOf, type Day, type Week } from '../log/day';
 import type { Digest } from '../log/digest';
@@ -34,6 +34,12 @@ export interface CountedPoint {
   readonly sd: number;
 }
 
+/** How one class or one person throws against what is planned. */
+export interface OwnRatio extends Estimate {
+  readonly of: 'class' | 'person';
+  readonly name: string;
+}
+
 /** Left and right, and faults, of a week. */
 export interface WeekShares {
   readonly week: Week;
@@ -51,6 +57,8 @@ export interface Overview {
   /** Single counts as ratios to their plan. */
   readonly counts: readonly { readonly day: Day; readonly ratio: number }[];
   readonly counted: readonly CountedPoint[];
+  /** Classes and people of whom something was counted, those with the most counts first. */
+  readonly ratios: readonly OwnRatio[];
   readonly coverage: Coverage;
   readonly met: readonly AimMet[];
   readonly neglected: string;
@@ -75,6 +83,15 @@ function pointsOf(digests: readonly Digest[], from: Day, today: Day, group: stri
     points.unshift({ day, ratio, sd });
   }
   return points;
+}
+
+function ratiosOf(digests: readonly Digest[], today: Day): OwnRatio[] {
+  const { groups, athletes } = calibrate(countsIn(digests), today);
+  const named = (of: OwnRatio['of'], all: ReadonlyMap<string, Estimate>): OwnRatio[] =>
+    [...all].map(([name, estimate]) => ({ ...estimate, of, name }));
+  return [...named('class', groups), ...named('person', athletes)].sort(
+    (a, b) => b.counts - a.counts || (a.name < b.name ? -1 : 1),
+  );
 }
 
 function sharesOf(digests: readonly Digest[], from: Day, today: Day): WeekShares[] {
@@ -132,6 +149,7 @@ export function overview(
     ),
     counts: countsIn(own).flatMap(({ day, ratio }) => (day < from ? [] : [{ day, ratio }])),
     counted: pointsOf(own, from, today, group),
+    ratios: ratiosOf(own, today),
     coverage,
     met,
     neglected: sayNeglected(met),

@@ -51,6 +51,7 @@ export const programmeSessionSchema = z.strictObject({
   adds: z.nullable(stepSchema),
   /** Combinations that are due, by their text. */
   repeats: z.array(combinationTextSchema).check(z.maxLength(20)),
+  bag: z.optional(z.enum(bagKinds)).check(z.describe('where the sessions go from bag to bag')),
   /** How hard it is meant to be, 0 to 10. */
   effort,
   minutes,
@@ -74,6 +75,9 @@ export const programmeWishesSchema = z.strictObject({
   level: z.enum(levels),
   kind: z.enum(draftKinds),
   bag: z.enum(bagKinds),
+  bags: z
+    .optional(z.array(z.enum(bagKinds)).check(z.minLength(2), z.maxLength(bagKinds.length)))
+    .check(z.describe('session by session, over and over; the one bag where there are none')),
   people: z.nullable(z.int().check(z.gte(0), z.lte(500))),
   goal: programmeGoalSchema,
   easierEvery: z.literal([0, 3, 4, 5, 6]).check(z.describe('every so many weeks an easier one; 0 for none')),

@@ -22,6 +22,7 @@ import {
   type LogWish,
   type Said,
 } from '../../../core/index';
+import { AddingUp } from '../../parts/adding-up';
 import { EntryForm } from '../../parts/entry-form';
 import { FileButton } from '../../parts/fields/file-button';
 import { Pages } from '../../parts/pages';
@@ -50,6 +51,7 @@ interface Row {
 @Component({
   selector: 'kt-log-page',
   imports: [
+    AddingUp,
     ...[MatSortModule, MatTableModule, MatTooltip, MatIcon, MatButtonModule, MatCheckbox, MatMenuModule],
     ...[DatePipe, RouterLink, EntryForm, FileButton, Pages, UnreadList],
     ...[ByHandForm, CompareRuns, CsvMappingForm, ForgetPerson, LogFilter],

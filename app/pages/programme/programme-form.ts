@@ -114,7 +114,10 @@ export class ProgrammeForm {
     minutes: new FormControl(40, { nonNullable: true, validators: bySchema(shape.minutes) }),
     level: new FormControl<ProgrammeWishes['level']>('beginner', { nonNullable: true }),
     kind: new FormControl<ProgrammeWishes['kind']>('mixed', { nonNullable: true }),
-    bag: new FormControl<ProgrammeWishes['bag']>('heavy', { nonNullable: true }),
+    bags: new FormControl<ProgrammeWishes['bag'][]>(['heavy'], {
+      nonNullable: true,
+      validators: ({ value }) => ((value as unknown[]).length > 0 ? null : { mend: 'Choose one at least' }),
+    }),
     people: new FormControl<number | null>(null, { validators: bySchema(shape.people) }),
     easierEvery: new FormControl<ProgrammeWishes['easierEvery']>(4, { nonNullable: true }),
     rise: new FormControl(10, { nonNullable: true, validators: ({ value }) => this.within(value, 0, 100) }),
@@ -131,7 +134,7 @@ export class ProgrammeForm {
         if (goal !== undefined) this.form.patchValue({ goal: 'combination', text: goal });
         this.known.set(steps);
         const { level, kind, bag, minutes } = this.settings.settings().draft;
-        this.form.patchValue({ level: room?.level ?? level, kind, bag, minutes, people: room?.people ?? null });
+        this.form.patchValue({ level: room?.level ?? level, kind, bags: [bag], minutes, people: room?.people ?? null });
       }
     });
   }
@@ -140,12 +143,13 @@ export class ProgrammeForm {
     return typeof value === 'number' && value >= least && value <= most ? null : { mend: `Write ${least} to ${most}` };
   }
 
-  private fill({ goal, at, bounds, starts, daysOff, weekdays, ...plain }: ProgrammeWishes): void {
+  private fill({ goal, at, bag, bags, bounds, starts, daysOff, weekdays, ...plain }: ProgrammeWishes): void {
     this.starts.set(dayFromIso(starts));
     this.daysOff.set(daysOff);
     this.known.set(goal.kind === 'combination' ? (goal.steps ?? []) : []);
     this.form.patchValue({
       ...plain,
+      bags: [...(bags ?? [bag])],
       ...{ goal: goal.kind, at: sayClock(at * 1000), weekdays: [...weekdays] },
       ...{ rise: Math.round(bounds.rise * 100), monotony: bounds.monotony },
       ...(goal.kind === 'combination' ? { text: goal.text } : {}),
@@ -182,10 +186,12 @@ export class ProgrammeForm {
     this.form.markAllAsTouched();
     const goal = this.goal();
     if (this.form.invalid || !goal) return;
-    const { name, weeks, weekdays, at, minutes, level, kind, bag, people, easierEvery, rise, monotony } =
+    const { name, weeks, weekdays, at, minutes, level, kind, bags, people, easierEvery, rise, monotony } =
       this.form.getRawValue();
+    const [bag = 'heavy'] = bags;
     this.made.emit({
       ...{ name, weeks, minutes, level, kind, bag, people, easierEvery, goal },
+      ...(bags.length > 1 ? { bags: [...bags] } : {}),
       ...{ starts: isoDay(this.begins()), weekdays: [...weekdays].sort(), at: clockIn(at) ?? 0 },
       ...{ daysOff: [...this.daysOff()], bounds: { rise: rise / 100, monotony } },
     });

@@ -23,6 +23,7 @@ import {
   type ProgrammeSession,
   type ProgrammeWishes,
 } from '../../../core/index';
+import { AddingUp } from '../../parts/adding-up';
 import { ChoiceField } from '../../parts/fields/choice-field';
 import { FileButton } from '../../parts/fields/file-button';
 import { UnreadList } from '../../parts/unread-list';
@@ -41,6 +42,7 @@ const saidLate = 3;
 @Component({
   selector: 'kt-programme-page',
   imports: [
+    AddingUp,
     ...[ChoiceField, DatePipe, FileButton, MatButtonModule, MatIcon, MatMenuModule, MatTooltip],
     ...[ProgrammeForm, UnreadList, WeekCalendar],
   ],

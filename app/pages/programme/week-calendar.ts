@@ -95,7 +95,8 @@ const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
                       }}</b>
                       <span class="small">
                         {{ session.state === 'open' ? 'effort ' + session.effort : session.state
-                        }}{{ session.repeats.length > 0 ? ' · again ' + session.repeats.length : '' }}
+                        }}{{ session.repeats.length > 0 ? ' · again ' + session.repeats.length : ''
+                        }}{{ session.bag ? ' · ' + session.bag : '' }}
                       </span>
                     </button>
                   } @else if (cell.off) {
@@ -165,13 +166,14 @@ export class WeekCalendar {
   }
 
   protected labelOf(session: ProgrammeSession): string {
-    const { day, adds, repeats, effort, state } = session;
+    const { day, adds, repeats, effort, state, bag } = session;
     return [
       day,
       state,
       ...(adds ? [`new: ${sayStep(adds)}`] : []),
       ...(repeats.length > 0 ? [`again: ${repeats.join('; ')}`] : []),
       `effort ${effort}`,
+      ...(bag ? [`on ${bag}`] : []),
     ].join(', ');
   }
 

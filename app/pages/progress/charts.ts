@@ -1,6 +1,5 @@
 import {
   balanceGoal,
-  bandOf,
   firstDayOf,
   isoDay,
   loadBounds,
@@ -11,11 +10,11 @@ import {
   type Coverage,
   type Overview,
 } from '../../../core/index';
-import { axis, frame, type Chart, type ChartColours } from '../../parts/chart/chart';
+import { axis, frame, perCent, type Chart } from '../../parts/chart/chart';
+import { countedChart, ratiosChart } from './counted-charts';
 
 const rounded = (value: number | null, digits = 0): number | null =>
   value === null ? null : Math.round(value * 10 ** digits) / 10 ** digits;
-const perCent = (share: number): number => Math.round(share * 100);
 const nothingYet = 'There is nothing in this time yet: run a sheet, or put a session in by hand in the log.';
 const mondays = (weeks: Overview['weeks'] | Overview['shares']): string[] =>
   weeks.map(({ week }) => isoDay(firstDayOf(week)).slice(5));
@@ -67,68 +66,6 @@ export function loadChart({ weeks, sessions }: Overview): Chart {
               },
             ],
           }),
-  };
-}
-
-/** Counted against planned, with its band. */
-export function countedChart({ counts, counted }: Overview): Chart {
-  const last = counted.at(-1);
-  const sentence =
-    counts.length === 0 || !last
-      ? 'Nobody has counted in this time: a count in the log, of one person or the mean of several, makes planned figures truer.'
-      : `Of 100 planned punches about ${perCent(last.ratio)} are thrown; ${counts.length} ${counts.length === 1 ? 'count says' : 'counts say'} so, and planned figures are shown by it.`;
-  return {
-    title: 'Counted against planned',
-    sentence,
-    height: 270,
-    columns: ['Day', 'Taken for true', 'Least', 'Most'],
-    rows: counted.map((point) => {
-      const { day, ratio } = point;
-      const [least, most] = bandOf(point);
-      return [isoDay(day), `${perCent(ratio)} %`, `${perCent(least)} %`, `${perCent(most)} %`];
-    }),
-    option: counts.length === 0 ? null : (colours) => countedOption(counts, counted, colours),
-  };
-}
-
-/** Counts that are this far off stand at the edge: their own figure is in the log. */
-const mostShown = 2;
-
-function countedOption(counts: Overview['counts'], counted: Overview['counted'], colours: ChartColours) {
-  const line = { type: 'line', symbol: 'none', silent: true } as const;
-  return {
-    ...frame(colours),
-    legend: { data: ['Taken for true', 'Counts'], textStyle: { color: colours.ink }, top: 0, left: 0 },
-    xAxis: {
-      ...{ type: 'time', ...axis(colours), splitLine: { show: false } },
-      axisLabel: { color: colours.soft, hideOverlap: true, formatter: '{MM}-{dd}' },
-    },
-    yAxis: {
-      ...{ type: 'value', name: '% of planned', min: 40, max: 160, ...axis(colours) },
-    },
-    series: [
-      {
-        ...{ ...line, stack: 'band', lineStyle: { opacity: 0 }, name: 'from' },
-        data: counted.map((point) => [isoDay(point.day), perCent(bandOf(point)[0])]),
-      },
-      {
-        ...{ ...line, stack: 'band', lineStyle: { opacity: 0 }, name: 'to' },
-        areaStyle: { color: colours.rear, opacity: 0.22 },
-        data: counted.map((point) => {
-          const [least, most] = bandOf(point);
-          return [isoDay(point.day), perCent(most) - perCent(least)];
-        }),
-      },
-      {
-        ...{ ...line, name: 'Taken for true', lineStyle: { color: colours.rear, width: 3 } },
-        itemStyle: { color: colours.rear },
-        data: counted.map(({ day, ratio }) => [isoDay(day), perCent(ratio)]),
-      },
-      {
-        ...{ type: 'scatter', name: 'Counts', symbol: 'diamond', symbolSize: 10, itemStyle: { color: colours.lead } },
-        data: counts.map(({ day, ratio }) => [isoDay(day), perCent(Math.min(mostShown, ratio))]),
-      },
-    ],
   };
 }
 
@@ -271,6 +208,7 @@ export function faultsChart({ shares, coverage }: Overview): Chart {
 export const chartsOf = (overview: Overview): readonly Chart[] => [
   loadChart(overview),
   countedChart(overview),
+  ratiosChart(overview),
   coverageChart(overview),
   sidesChart(overview),
   faultsChart(overview),

@@ -5,6 +5,7 @@ import { MatIcon } from '@angular/material/icon';
 import { Router, RouterLink } from '@angular/router';
 import { switchMap } from 'rxjs';
 import { dayOf, nameOfFault, practiceSheet, type ProgressQuestion, type Suggestion } from '../../../core/index';
+import { AddingUp } from '../../parts/adding-up';
 import { ChartCard } from '../../parts/chart/chart-card';
 import { ChoiceField, type Choice } from '../../parts/fields/choice-field';
 import { freshId } from '../../services/fresh-id';
@@ -39,7 +40,7 @@ const mostCombinations = 8;
 /** What the log tells: load, counts, what was worked on, what is next. */
 @Component({
   selector: 'kt-progress-page',
-  imports: [AimsTable, BodyFigures, ChartCard, ChoiceField, MatButtonModule, MatIcon, RouterLink],
+  imports: [AddingUp, AimsTable, BodyFigures, ChartCard, ChoiceField, MatButtonModule, MatIcon, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './progress-page.html',
   styleUrl: './progress-page.scss',

@@ -37,6 +37,9 @@ export interface Chart {
   readonly rows: readonly (readonly ChartCell[])[];
 }
 
+/** A share in whole per cents. `perCent(0.123)` → `12` */
+export const perCent = (share: number): number => Math.round(share * 100);
+
 /** What axes have in common: `axis(colours)` */
 export function axis({ soft, line }: ChartColours) {
   return {
