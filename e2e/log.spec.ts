@@ -114,7 +114,7 @@ test('every chart has a sentence, a table, and goes out as PNG and CSV; a sugges
 }) => {
   await page.goto('/progress');
   const cards = page.locator('kt-chart-card');
-  await expect(cards).toHaveCount(5);
+  await expect(cards).toHaveCount(6);
   for (const card of await cards.all()) {
     await expect(card.locator('svg')).toBeVisible();
     expect((await card.locator('p').first().textContent())?.length).toBeGreaterThan(20);
@@ -153,10 +153,19 @@ test('a programme is planned, moved by keys, its sheet opened, and goes to the c
   await expect(form.getByText(/is not a move/)).toBeVisible();
   await form.getByLabel('Combination to get to').fill('6 5 6 3');
   await form.getByLabel('Weeks', { exact: true }).fill('2');
+  await form.getByRole('combobox', { name: 'On the' }).click();
+  await page.getByRole('option', { name: 'double-end' }).click();
+  await page.keyboard.press('Escape');
   await form.getByRole('button', { name: 'Plan it' }).click();
   const sessions = page.locator('.session');
   await expect(sessions).toHaveCount(6);
   await expect(sessions.first()).toContainText('6');
+  // Session by session from bag to bag.
+  const bags = await sessions.evaluateAll((all) =>
+    all.map((each) => each.getAttribute('aria-label')?.match(/on ([a-z-]+)$/)?.[1]),
+  );
+  expect(new Set(bags.slice(0, 2)).size).toBe(2);
+  expect(bags[2]).toBe(bags[0]);
   const first = await sessions.first().getAttribute('aria-label');
   await sessions.first().focus();
   await page.keyboard.press('Alt+ArrowRight');

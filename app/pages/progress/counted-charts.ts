@@ -84,7 +84,7 @@ export function ratiosChart({ ratios }: Overview): Chart {
   return {
     title: 'Whose counts',
     sentence,
-    height: 70 + shown.length * 34,
+    height: 40 + shown.length * 34,
     columns: ['Who', 'Class or person', 'Taken for true', 'Least', 'Most', 'Counts'],
     rows: ratios.map((each) => {
       const [least, most] = bandOf(each);
@@ -101,7 +101,12 @@ export function ratiosChart({ ratios }: Overview): Chart {
       ? null
       : (colours) => ({
           ...frame(colours),
-          xAxis: { type: 'value', name: '% of planned', min: 40, max: 160, ...axis(colours) },
+          legend: { show: false },
+          grid: { left: 8, right: 24, top: 8, bottom: 8, containLabel: true },
+          xAxis: {
+            ...{ type: 'value', min: 40, max: 160, ...axis(colours) },
+            axisLabel: { color: colours.soft, formatter: '{value} %' },
+          },
           yAxis: { type: 'category', inverse: true, data: shown.map(name), ...axis(colours) },
           series: [
             {
