@@ -60,6 +60,12 @@ describe('the best', () => {
 
   it('has a score that says what it is made of', () => {
     const score = (text: string, liking?: Liking): number => scoreOf(combinationOf(lettersOf(text)), liking);
+    // A first move has 90; a cross after it the same but for its height; both sides alike 10: (90 + 80) / 2 + 10.
+    expect(score('1 2')).toBe(95);
+    // A second jab changes neither side nor height, and half of what two strikes lean is too much: (90 + 60) / 2 + 5.
+    expect(score('1 1')).toBe(80);
+    // A pair that was had once is half as fresh: 95 - 15 / 2 / 2.
+    expect(score('1 2', { seen: new Map([[pairOf(jab, cross), 1]]), lacks: null })).toBe(91);
     expect(score('1 2b 1 2b')).toBeGreaterThan(score('1 2 1 2'));
     expect(score('1 2 3')).toBeGreaterThan(score('2 2 2'));
     expect(score('1 2', likings[1]?.[1])).toBeLessThan(score('1 2'));

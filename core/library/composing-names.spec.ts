@@ -45,6 +45,8 @@ describe('names in wishes', () => {
       ...{ name, bottom },
     });
     const room: Room = { ...emptyRoom(), bags: [hung('a', 'Short one', 2, 1.2), hung('b', 'Long one', 5, 0.3)] };
+    const away = { ...room, bags: room.bags.map((bag) => ({ ...bag, down: bag.id === 'a' })) };
+    expect(hungBags(away).map(({ name }) => name)).toEqual(['Long one']);
     const names = namesFor([], hungBags(room), {});
     expect(names.bags.map(({ name }) => name)).toEqual(['Short one', 'Long one']);
     expect(count('1 move, only lk, on Short one', names)).toBe(0n);
