@@ -37,14 +37,14 @@ function judgements(): Graph {
   const steps = alphabet.map(stepOf);
   const after = steps.map((step) => [false, true].map((before) => walk([step], 'orthodox', before).endsApart));
   const apartAfter = (letter: Letter, before: boolean): boolean => after[letter]?.[Number(before)] ?? false;
-  const seams = new Map<number, Seam>();
+  const seams: (Seam | undefined)[] = [];
   const turning = alphabet.map(changesStance);
   return {
     apartAfter,
     turns: (letter) => turning[letter] ?? false,
     seam: (from, to, apart) => {
       const key = (from * steps.length + to) * 2 + Number(apart);
-      const known = seams.get(key);
+      const known = seams[key];
       if (known) return known;
       const [one, two] = [steps[from], steps[to]];
       if (!one || !two) throw new Error(`there is no letter ${from} or ${to}`);
@@ -54,7 +54,7 @@ function judgements(): Graph {
       const here = first && second ? { ...walked, steps: [first, { ...second, apart }] } : walked;
       const [seam] = seamsOf(here);
       if (!seam) throw new Error('two moves have a seam');
-      seams.set(key, seam);
+      seams[key] = seam;
       return seam;
     },
   };

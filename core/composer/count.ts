@@ -19,16 +19,17 @@ export interface Ways {
 export function countWays(machine: Machine): Ways {
   const { classes, most, start } = machine;
   const sizes = classes.map(({ letters }) => BigInt(letters.length));
-  const memo: Map<StateId, bigint>[] = Array.from({ length: most + 1 }, () => new Map<StateId, bigint>());
+  const memo: (bigint | undefined)[][] = Array.from({ length: most + 1 }, () => []);
   const from = (state: StateId, length: number): bigint => {
-    const known = memo[length]?.get(state);
+    const column = memo[length] ?? [];
+    const known = column[state];
     if (known !== undefined) return known;
     let sum = machine.ends(state, length) ? 1n : 0n;
     if (length < most)
       machine.next(state).forEach((next, at) => {
         if (next >= 0) sum += (sizes[at] ?? 0n) * from(next, length + 1);
       });
-    memo[length]?.set(state, sum);
+    column[state] = sum;
     return sum;
   };
   const at = (k: bigint): readonly Letter[] => {

@@ -171,6 +171,25 @@ function classesOf(
   return [...byKey.values()].map((letters) => ({ letters, first: letters[0] ?? 0 }));
 }
 
+/** More numbers than a part or a search ever has; two of them still make one whole number that is exact. */
+const room = 2 ** 26;
+
+/** Gives each different row of numbers one of its own, from 0 on: number by number, each together with what came before it. */
+function numbering(): (first: number, rest: readonly number[]) => number {
+  const byDepth: Map<number, number>[] = [];
+  return (first, rest) => {
+    let id = first;
+    for (let depth = 0; depth <= rest.length; depth += 1) {
+      // Last of all comes a number that says nothing: so rows of one length are counted from 0.
+      const known = (byDepth[depth] ??= new Map<number, number>());
+      const key = id * room + (rest[depth] ?? 0);
+      id = known.get(key) ?? known.size;
+      if (id === known.size) known.set(key, id);
+    }
+    return id;
+  };
+}
+
 /** What a set of wishes without a bound is told. */
 const unbounded = 'say how many moves there may be, as 5-8 moves';
 
@@ -201,18 +220,15 @@ export function machineOf(
   const { apartAfter } = graph();
   const classOf = new Map(classes.flatMap(({ letters }, at) => letters.map((letter) => [letter, at] as const)));
   const states: State[] = [];
-  const ids = new Map<string, StateId>();
+  const idOfKey = numbering();
   // Where no seam is asked about, the last move and the range tell nothing.
   const keepsRange = seconds || judged || single;
   const idOf = (state: State): StateId => {
     const { here } = state;
-    const range = here ? (keepsRange ? `${here.last} ${Number(here.apart)} ${Number(here.length === 1)}` : 'on') : '';
-    const key = `${range}|${state.parts.join(' ')}`;
-    const known = ids.get(key);
-    if (known !== undefined) return known;
-    states.push(state);
-    ids.set(key, states.length - 1);
-    return states.length - 1;
+    const range = here && keepsRange ? 4 * here.last + 2 * Number(here.apart) + Number(here.length === 1) : 0;
+    const id = idOfKey(here ? range + 1 : 0, state.parts);
+    if (id === states.length) states.push(state);
+    return id;
   };
   const step = (id: StateId, letter: Letter): StateId => {
     const state = states[id];
