@@ -149,3 +149,13 @@ test('the way from one of the book to another is shown, each step one edit', asy
   await expect(page.getByText('2 steps, each one edit; what lies between flows.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'Way' }).getByRole('listitem')).toHaveCount(3);
 });
+
+test('a count that takes long says so and can be stopped; the next one is answered', async ({ page }) => {
+  await page.goto('/combos');
+  await page.getByRole('button', { name: 'Compose', exact: true }).click();
+  await wishesOf(page).fill('6-9 moves, flows, loops, at most 6 s');
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(page.getByText(/^Stopped\. A bound on seconds takes long/)).toBeVisible();
+  await wishesOf(page).fill('3 moves, only 1 2, flows');
+  await expect(page.getByText('5 combinations meet them')).toBeVisible();
+});

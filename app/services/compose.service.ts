@@ -17,6 +17,13 @@ const shortFrom = 0.05;
 /** A question that has taken so long is given up for the next one (a bound on seconds may take very long). */
 const patience = 400;
 
+/** A question was given up: because it was meant, or only because the worker was ended for another one's sake. */
+export class Stopped extends Error {
+  constructor(readonly meant: boolean) {
+    super('the question was given up');
+  }
+}
+
 /** Composes for this coach, in a worker that is there as long as the product is open; here where there is none. */
 @Injectable({ providedIn: 'root' })
 export class ComposeService implements OnDestroy {
@@ -28,7 +35,10 @@ export class ComposeService implements OnDestroy {
   private here: Composing | null = null;
   /** What the one who answers was told last. */
   private told: ComposeWorld | null = null;
-  private busySince: number | null = null;
+  /** The question that the worker is at. */
+  private busy: { readonly name: Question; readonly since: number } | null = null;
+  /** Ends the wait of all who have asked. */
+  private readonly waiting = new Map<(reason: Stopped) => void, Question>();
   /** The wishes as they were left, wherever somebody composes next. */
   readonly wishes = signal('4-6 punches, begins 1 2, flows, loops');
 
@@ -66,30 +76,52 @@ export class ComposeService implements OnDestroy {
     }
   }
 
-  /** Puts a question. `ask('compose', '4-6 moves, flows', 6, 1, 'apart')` */
+  /** Gives a question up: whoever waits for it gets a `Stopped`; what else is asked is asked again. `stop('compose')` */
+  stop(name: Question): void {
+    this.end();
+    for (const [giveUp, asked] of [...this.waiting]) giveUp(new Stopped(asked === name));
+  }
+
+  /** Puts a question; fails with `Stopped` where it is given up. `ask('compose', '4-6 moves, flows', 6, 1, 'apart')` */
   async ask<Name extends Question>(
     name: Name,
     ...args: Parameters<Composing[Name]>
   ): Promise<Awaited<ReturnType<Composing[Name]>>> {
-    if (this.busySince !== null && performance.now() - this.busySince > patience) this.end();
-    const mine = performance.now();
-    this.busySince ??= mine;
+    // The same question put anew takes the place of the one before it.
+    if (this.busy?.name === name && performance.now() - this.busy.since > patience) this.stop(name);
+    const mine = { name, since: performance.now() };
+    this.busy ??= mine;
+    let giveUp: (reason: Stopped) => void = () => undefined;
+    const stopped = new Promise<never>((_, fail) => (giveUp = fail));
+    this.waiting.set(giveUp, name);
     try {
-      const helper = (this.helper ??= startHelper<ComposeWorker>(
-        new Worker(new URL('../workers/composing.worker', import.meta.url), { type: 'module' }),
-      ));
-      const world = this.world();
-      if (this.told !== world) {
-        this.told = world;
-        await helper.ask((worker) => worker.know(world));
+      return await Promise.race([this.answer(name, args), stopped]);
+    } catch (reason) {
+      if (!(reason instanceof Stopped)) {
+        this.end();
+        return await this.answerHere(name, args);
       }
-      return (await helper.ask((worker) => worker.ask(name, args))) as Awaited<ReturnType<Composing[Name]>>;
-    } catch {
-      this.end();
-      return await this.answerHere(name, args);
+      if (reason.meant) throw reason;
+      return await this.ask(name, ...args);
     } finally {
-      this.busySince = null;
+      this.waiting.delete(giveUp);
+      if (this.busy === mine) this.busy = null;
     }
+  }
+
+  private async answer<Name extends Question>(
+    name: Name,
+    args: Parameters<Composing[Name]>,
+  ): Promise<Awaited<ReturnType<Composing[Name]>>> {
+    const helper = (this.helper ??= startHelper<ComposeWorker>(
+      new Worker(new URL('../workers/composing.worker', import.meta.url), { type: 'module' }),
+    ));
+    const world = this.world();
+    if (this.told !== world) {
+      this.told = world;
+      await helper.ask((worker) => worker.know(world));
+    }
+    return (await helper.ask((worker) => worker.ask(name, args))) as Awaited<ReturnType<Composing[Name]>>;
   }
 
   private async answerHere<Name extends Question>(
@@ -107,7 +139,7 @@ export class ComposeService implements OnDestroy {
     this.helper?.end();
     this.helper = null;
     this.told = null;
-    this.busySince = null;
+    this.busy = null;
   }
 
   ngOnDestroy(): void {

@@ -17,8 +17,9 @@ import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatTabsModule } from '@angular/material/tabs';
-import { debounceTime } from 'rxjs';
-import { ComposeService } from '../../services/compose.service';
+import { debounceTime, map, of, switchMap, timer } from 'rxjs';
+import { ComposeService, Stopped } from '../../services/compose.service';
+import type { ComposeAnswer } from '../../workers/composing';
 import { TextField } from '../fields/text-field';
 import { ComposedRow } from './composed-row';
 import { FamilyView } from './family-view';
@@ -31,6 +32,10 @@ import { phrasesOf, WishControls } from './wish-controls';
 const shown = 6;
 /** Keys that follow each other this quickly, in milliseconds, are counted together. */
 const pause = 200;
+/** A count that takes longer, in milliseconds, can be stopped. */
+const patience = 1000;
+const stopped =
+  'Stopped. A bound on seconds takes long with many moves: name the moves (only 1 2 3 sl), or leave it out.';
 /** A family of more goals than this is hard to read. */
 const mostGoals = 4;
 
@@ -76,8 +81,22 @@ export class ComposeCard {
   protected readonly take = linkedSignal({ source: this.settled, computation: () => shown });
   protected readonly answer = resource({
     params: () => ({ wishes: this.settled(), seed: this.seed(), take: this.take(), order: this.order() }),
-    loader: ({ params: { wishes, take, seed, order } }) => this.composer.ask('compose', wishes, take, seed, order),
+    loader: async ({ params: { wishes, take, seed, order } }): Promise<ComposeAnswer> => {
+      try {
+        return await this.composer.ask('compose', wishes, take, seed, order);
+      } catch (reason) {
+        if (reason instanceof Stopped) return { mend: stopped, count: '', found: [], conflict: [], known: null };
+        throw reason;
+      }
+    },
   });
+  /** Whether it takes so long that somebody may want to stop it. */
+  protected readonly slow = toSignal(
+    toObservable(this.answer.isLoading).pipe(
+      switchMap((loading) => (loading ? timer(patience).pipe(map(() => true)) : of(false))),
+    ),
+    { initialValue: false },
+  );
   protected readonly count = computed(() => this.answer.value()?.count ?? '');
   /** Few enough to be said as a number, or a power of ten. */
   protected readonly small = computed(() => (this.count().length <= 15 ? Number(this.count()) : null));
