@@ -55,10 +55,6 @@ export class ComposeService implements OnDestroy {
   /** Names of the room's bags, for those who choose. */
   readonly bags = computed(() => this.world().bags.map(({ name }) => name));
 
-  constructor() {
-    void this.lookBack();
-  }
-
   /** Takes in anew what the last weeks' log had and lacked. */
   async lookBack(): Promise<void> {
     const today = dayOf(Date.now());

@@ -43,9 +43,10 @@ function graft(family: Map<string, Grown>, goal: Letters, liking: Liking): boole
     if (before) return before;
     const letters = inside(mask);
     let best = { cost: Infinity, drop: -1 };
+    const may = mask === full || lettersFlow(letters);
     // A combination that is there already has its own way down.
-    if (family.has(keyOf(letters))) best = { cost: 0, drop: -1 };
-    else if (mask === full || lettersFlow(letters)) {
+    if (may && family.has(keyOf(letters))) best = { cost: 0, drop: -1 };
+    else if (may) {
       const own = 1000 - scoreOf(combinationOf(letters), liking);
       if (letters.length === 1) best = { cost: own, drop: -1 };
       else

@@ -154,6 +154,14 @@ describe('a family', () => {
     expect(both).toBe(4);
   });
 
+  it('does not lead over a goal that sticks', () => {
+    const goals = ['2 2 1', '2 2 1 2'].map(lettersOf);
+    const { trees } = growFamily(goals);
+    const parents = trees.flatMap(members).filter(({ children }) => children.length > 0);
+    expect(parents.length).toBeGreaterThan(1);
+    expect(parents.every(({ letters }) => lettersFlow(letters))).toBeTrue();
+  });
+
   it('leaves out goals to which no way leads, and those that are too long', () => {
     const long = Array.from({ length: longestGoal + 1 }, (_, at) => lettersOf(at % 2 ? '2' : '1')[0] ?? 0);
     const { left } = growFamily([lettersOf('2 6 2 6'), long, []]);

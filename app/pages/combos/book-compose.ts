@@ -20,6 +20,6 @@ export function bookComposeActions(): ComposeActions {
       { label: 'Into the book', main: true, press: keepInBook() },
       { label: 'As a sheet', main: false, press: (text) => void open(practiceSheet(text, text, level(), freshId)) },
     ],
-    rounds: { label: 'As a sheet', press: (texts) => void open(themeSheet(texts, level(), freshId)) },
+    rounds: { label: 'All as one sheet', press: (texts) => void open(themeSheet(texts, level(), freshId)) },
   };
 }

@@ -104,7 +104,10 @@ export class ComposeCard {
   protected readonly says = computed(() => {
     const known = this.answer.value()?.known;
     if (!known) return '';
-    if (known.kind === 'best') return 'The best by score, the best first:';
+    if (known.kind === 'best')
+      return known.bound !== null && (this.answer.value()?.found.length ?? 0) < this.take()
+        ? `The search was stopped after these; nothing else scores more than ${known.bound}:`
+        : 'The best by score, the best first:';
     const { least, most } = known;
     const edits = least === 1 ? '1 edit' : `${least} edits`;
     return `Any two of these are ${edits} apart or more${least < most ? ` (${most} at the most could be)` : ', as far as can be'}:`;
@@ -115,6 +118,11 @@ export class ComposeCard {
   /** The one that is looked at closer. */
   protected readonly looked = signal<string | null>(null);
 
+  constructor() {
+    // What was run meanwhile is no news any more.
+    void this.composer.lookBack();
+  }
+
   protected others(): void {
     this.seed.update((seed) => seed + 1);
   }
@@ -122,7 +130,8 @@ export class ComposeCard {
   /** Looks for what is like the one that was looked at: its pattern takes the place of what says the same otherwise. */
   protected vary(pattern: string): void {
     const others = phrasesOf(this.wishes()).filter(
-      (phrase) => !/^(like|begins|starts|ends|contains) /.test(phrase) && !/ (moves?|punches|strikes)$/.test(phrase),
+      (phrase) =>
+        !/^(like|begins|starts|ends|contains) /.test(phrase) && !/^[^ ]+ (moves?|punches|strikes)$/.test(phrase),
     );
     this.composer.wishes.set([pattern, ...others].join(', '));
     this.looked.set(null);
