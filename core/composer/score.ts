@@ -69,7 +69,7 @@ export const leanOf = (move: Move): number => (isStrike(move) ? (move.side === '
  */
 export const evenness = (lean: number, length: number): number => 1 - Math.max(0, Math.abs(lean) - 1) / length;
 
-/** A whole score out of its parts: the marks' sum, the lean to the lead side, the number of moves. */
+/** A whole score out of its parts: the marks' sum, the lean to the lead side, the number of moves. `scoreFrom(170, 0, 2)` → `95` */
 export const scoreFrom = (marks: number, lean: number, length: number): number =>
   marks / length + worth.even * evenness(lean, length);
 
