@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal, type OnDestroy } from '@angular/core';
-import { aimsMet, dayOf, hungBags } from '../../core/index';
+import { aimsMet, dayOf, hungBags, six, type Scheme } from '../../core/index';
 import type { Composing, ComposeWorld } from '../workers/composing';
 import type { ComposeWorker } from '../workers/composing.worker';
 import { startHelper, type Helper } from '../workers/in-worker';
@@ -39,6 +39,8 @@ export class ComposeService implements OnDestroy {
   private busy: { readonly name: Question; readonly since: number } | null = null;
   /** Ends the wait of all who have asked. */
   private readonly waiting = new Map<(reason: Stopped) => void, Question>();
+  /** How numbers are read and written where somebody composes. */
+  readonly scheme = signal<Scheme>(six);
   /** The wishes as they were left, wherever somebody composes next. */
   readonly wishes = signal('4-6 punches, begins 1 2, flows, loops');
 
@@ -49,6 +51,7 @@ export class ComposeService implements OnDestroy {
       book: (this.book.all() ?? []).map(({ name, text }) => ({ name, text })),
       bags: room ? hungBags(room) : [],
       conditions: { schools: this.settings.schools() },
+      scheme: this.scheme(),
       ...this.had(),
     };
   });

@@ -27,6 +27,7 @@ import {
   type Letter,
   type Liking,
   type Relative,
+  type Scheme,
   type Verdict,
   type WishNames,
 } from '../../core/index';
@@ -36,6 +37,7 @@ export interface ComposeWorld {
   readonly book: readonly { readonly name: string; readonly text: string }[];
   readonly bags: WishNames['bags'];
   readonly conditions: WishNames['conditions'];
+  readonly scheme: Scheme;
   readonly lately: readonly Had[];
   readonly short: readonly string[];
 }
@@ -105,8 +107,8 @@ export class Composing {
   private liking: Liking = anyLiking;
 
   /** What is known of the coach from now on. */
-  know({ book, bags, conditions, lately, short }: ComposeWorld): void {
-    this.names = namesFor(book, bags, conditions);
+  know({ book, bags, conditions, scheme, lately, short }: ComposeWorld): void {
+    this.names = namesFor(book, bags, conditions, scheme);
     this.liking = likingOf([...book.map(({ text }) => ({ text, times: 1 })), ...lately], short);
   }
 
@@ -206,7 +208,7 @@ export class Composing {
       .split(',')
       .map((word) => word.trim())
       .filter((word) => word !== '');
-    const elements = words.map((word) => gatheredBy(word) ?? new Set(spelled(word) ?? []));
+    const elements = words.map((word) => gatheredBy(word) ?? new Set(spelled(word, this.names.scheme) ?? []));
     const wrong = words.find((_, at) => elements[at]?.size === 0);
     if (wrong !== undefined)
       return { ...nothing, mend: `“${wrong}” is neither a move nor a family: write 3, 5, body, defences` };

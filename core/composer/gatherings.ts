@@ -2,6 +2,7 @@
 import { moveKind } from '../moves/catalogue';
 import { families, strikeGroups, targets } from '../moves/kind';
 import { familyOf, isStrike, type Move } from '../moves/move';
+import { six, type Scheme } from '../moves/scheme';
 import { readCombination } from '../notation/read';
 import { alphabet, letterOf, type Letter } from './alphabet';
 
@@ -38,8 +39,8 @@ export const gatheredBy = (word: string): ReadonlySet<Letter> | null =>
   gathered.get(word) ?? gathered.get(pluralOf(word)) ?? null;
 
 /** The letters that a text spells, in its order; null where it holds what is not searched for. `spelled('1 2')` → `[jab, cross]` */
-export function spelled(text: string): readonly Letter[] | null {
-  const read = readCombination(text);
+export function spelled(text: string, scheme: Scheme = six): readonly Letter[] | null {
+  const read = readCombination(text, { scheme });
   if (!read.ok) return null;
   const letters = read.value.items.map((item) => (item.kind === 'move' ? letterOf(item) : -1));
   return letters.length === 0 || letters.includes(-1) ? null : letters;

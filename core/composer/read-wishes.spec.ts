@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { compose } from './compose';
+import { eight } from '../moves/scheme';
 import { countOf, wishesOf } from './meets.spec';
 import { readWishes } from './read-wishes';
 import { noNames } from './wish';
@@ -39,6 +40,16 @@ describe('reading wishes', () => {
       { numRuns: 3000, seed: 3 },
     );
     expect(faults).toBeGreaterThan(1000);
+  });
+
+  it('reads numbers in the coach’s own scheme', () => {
+    const own = { ...noNames, scheme: eight };
+    expect(readWishes('3 moves, begins 7 8').ok).toBeFalse();
+    expect(wishesOf('3 moves, begins 7 8, without 7, like 8 _', own).slice(1)).toEqual(
+      wishesOf('3 moves, begins sh oh, without sh, like oh _')
+        .slice(1)
+        .map((wish, at) => ({ ...wish, phrase: ['begins 7 8', 'without 7', 'like 8 _'][at] ?? '' })),
+    );
   });
 
   it('knows the pace that seconds are said at', () => {

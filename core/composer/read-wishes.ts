@@ -15,7 +15,7 @@ type Reading = readonly WishKind[] | { readonly mend: string };
 
 const oneWish = (wish: WishKind): Reading => [wish];
 
-function counted(least: number, most: number, what: string): Reading {
+function counted(least: number, most: number, what: string, { scheme }: WishNames): Reading {
   if (least > most) return { mend: `write the smaller number first: ${most}-${least}` };
   if (what === 'move' || what === 'moves')
     return most > mostMoves
@@ -23,7 +23,7 @@ function counted(least: number, most: number, what: string): Reading {
       : oneWish({ kind: 'moves', least: Math.max(1, least), most });
   const of = gatheredBy(what);
   if (of) return oneWish({ kind: 'count', of, least, most });
-  const letters = spelled(what) ?? spelled(what.replace(/s$/, ''));
+  const letters = spelled(what, scheme) ?? spelled(what.replace(/s$/, ''), scheme);
   const [letter] = letters ?? [];
   return letter === undefined || letters?.length !== 1
     ? { mend: `“${what}” is neither a family nor a move: write punches, strikes, moves, defences, or a move` }
@@ -31,8 +31,8 @@ function counted(least: number, most: number, what: string): Reading {
 }
 
 /** The moves of a text, or of a combination of the book by its name. */
-const movesOf = (text: string, { book }: WishNames): readonly Letter[] | null =>
-  spelled(text) ?? book.find(({ name }) => name.toLowerCase() === text)?.letters ?? null;
+const movesOf = (text: string, { book, scheme }: WishNames): readonly Letter[] | null =>
+  spelled(text, scheme) ?? book.find(({ name }) => name.toLowerCase() === text)?.letters ?? null;
 
 function withText(kind: 'begins' | 'ends' | 'contains', text: string, names: WishNames): Reading {
   const letters = movesOf(text, names);
@@ -41,16 +41,16 @@ function withText(kind: 'begins' | 'ends' | 'contains', text: string, names: Wis
     : { mend: `after ${kind} write plain moves, as ${kind} 1 2 3b, or a name of the book` };
 }
 
-function barred(text: string): Reading {
+function barred(text: string, { scheme }: WishNames): Reading {
   const many = gatheredBy(text);
   if (many) return oneWish({ kind: 'without', letters: many });
-  const letters = spelled(text);
+  const letters = spelled(text, scheme);
   if (!letters) return { mend: 'after without write a move, a family (kicks) or a height (body)' };
   return oneWish({ kind: 'without', letters: new Set(letters.flatMap((letter) => [...barredBy(letter)])) });
 }
 
-function allowedOnly(text: string): Reading {
-  const letters = gatheredBy(text) ?? spelled(text);
+function allowedOnly(text: string, { scheme }: WishNames): Reading {
+  const letters = gatheredBy(text) ?? spelled(text, scheme);
   return letters
     ? oneWish({ kind: 'only', letters: new Set(letters) })
     : { mend: 'after only write moves, as only 1 2 3 sl' };
@@ -71,8 +71,8 @@ const allBags = ({ bags }: WishNames): Reading =>
     : { mend: `there are no bags in this room; write on and a kind of bag: ${bagKinds.join(', ')}` };
 
 /** Moves with `_` for any one. */
-function alike(text: string): Reading {
-  const places = text.split(' ').map((word) => (word === '_' ? null : (spelled(word) ?? [])));
+function alike(text: string, { scheme }: WishNames): Reading {
+  const places = text.split(' ').map((word) => (word === '_' ? null : (spelled(word, scheme) ?? [])));
   if (places.some((place) => place?.length === 0) || places.length > mostMoves)
     return { mend: `after like write at most ${mostMoves} moves, and _ for any: like 1 2 _ 3` };
   return oneWish({ kind: 'like', places: places.flatMap((place): (Letter | null)[] => (place ? [...place] : [null])) });
@@ -112,9 +112,9 @@ function withSeconds(seconds: string, at: string | undefined): Reading {
     : { mend: `after at write a pace up to ${fastest}, or ${[...effortNames, ...focusNames].join(', ')}` };
 }
 
-function withNumbers(least: string, most: string, what: string): Reading | null {
+function withNumbers(least: string, most: string, what: string, names: WishNames): Reading | null {
   const [from, to] = [least, most].map(readNumberWord);
-  return from === null || to === null || from === undefined || to === undefined ? null : counted(from, to, what);
+  return from === null || to === null || from === undefined || to === undefined ? null : counted(from, to, what, names);
 }
 
 /** A phrase, how it is written in a mend, and what it wishes; null where it only looked like it. */
@@ -150,9 +150,9 @@ const phrases: readonly Phrase[] = [
     form: /^contains (.+)$/,
     read: ([text = ''], names) => withText('contains', text, names),
   },
-  { written: 'without MOVE', form: /^(?:without|no) (.+)$/, read: ([text = '']) => barred(text) },
-  { written: 'only MOVES', form: /^only (.+)$/, read: ([text = '']) => allowedOnly(text) },
-  { written: 'like 1 2 _', form: /^like (.+)$/, read: ([text = '']) => alike(text) },
+  { written: 'without MOVE', form: /^(?:without|no) (.+)$/, read: ([text = ''], names) => barred(text, names) },
+  { written: 'only MOVES', form: /^only (.+)$/, read: ([text = ''], names) => allowedOnly(text, names) },
+  { written: 'like 1 2 _', form: /^like (.+)$/, read: ([text = ''], names) => alike(text, names) },
   { written: 'heights head body', form: /^heights (.+)$/, read: ([text = '']) => throughHeights(text) },
   {
     written: 'sides within 20 %',
@@ -176,7 +176,7 @@ const phrases: readonly Phrase[] = [
   {
     written: 'at most N kicks',
     form: /^at most (\S+) (.+)$/,
-    read: ([most = '', what = '']) => withNumbers('0', most, what),
+    read: ([most = '', what = ''], names) => withNumbers('0', most, what, names),
   },
   {
     written: '2 edits from the book',
@@ -187,9 +187,13 @@ const phrases: readonly Phrase[] = [
   {
     written: 'N-M moves',
     form: /^(\S+?) ?- ?(\S+) (.+)$/,
-    read: ([least = '', most = '', what = '']) => withNumbers(least, most, what),
+    read: ([least = '', most = '', what = ''], names) => withNumbers(least, most, what, names),
   },
-  { written: 'N punches', form: /^(\S+) (.+)$/, read: ([number = '', what = '']) => withNumbers(number, number, what) },
+  {
+    written: 'N punches',
+    form: /^(\S+) (.+)$/,
+    read: ([number = '', what = ''], names) => withNumbers(number, number, what, names),
+  },
 ];
 
 const howTo = `write phrases parted by commas: ${phrases.map(({ written }) => written).join(', ')}`;

@@ -1,6 +1,7 @@
 import type { Conditions } from '../bags/conditions';
 import type { BagKind, Level } from '../bags/kind-names';
 import type { Target } from '../moves/kind';
+import { six, type Scheme } from '../moves/scheme';
 import type { Milliseconds } from '../units';
 import type { Letter } from './alphabet';
 
@@ -41,8 +42,9 @@ export type Wish = WishKind & { readonly phrase: string };
 /** Longer combinations are not composed (house value). */
 export const mostMoves = 30;
 
-/** What wishes may name besides moves: combinations of a book, bags of a room, drills for faults, the coach's schools. */
+/** What wishes may name besides moves: combinations of a book, bags of a room, drills for faults, the coach's schools and numbers. */
 export interface WishNames {
+  readonly scheme: Scheme;
   readonly book: readonly { readonly name: string; readonly letters: readonly Letter[] }[];
   readonly bags: readonly {
     readonly name: string;
@@ -53,5 +55,5 @@ export interface WishNames {
   readonly conditions: Omit<Conditions, 'level'>;
 }
 
-/** Where there is no book and no room. */
-export const noNames: WishNames = { book: [], bags: [], drills: [], conditions: {} };
+/** Where there is no book and no room, and numbers are those that everybody agrees on. */
+export const noNames: WishNames = { scheme: six, book: [], bags: [], drills: [], conditions: {} };

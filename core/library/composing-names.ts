@@ -1,6 +1,7 @@
 import { letterOf, type Letter } from '../composer/alphabet';
 import { lettersOfText } from '../composer/liking';
 import type { WishNames } from '../composer/wish';
+import { six, type Scheme } from '../moves/scheme';
 import type { Item } from '../notation/combination';
 import { readStored } from '../notation/stored';
 import { faultList } from './faults';
@@ -23,15 +24,17 @@ const drills: WishNames['drills'] = faultList.flatMap(({ id, name, drill }) => {
 });
 
 /**
- * What wishes may name for a coach: the book, the room's bags, drills for faults; what bags take by the coach's schools.
+ * What wishes may name for a coach: the book, the room's bags, drills for faults; what bags take by the coach's schools; numbers as the scheme has them.
  * @example namesFor([{ name: 'Ladder truck', text: '1 2 3' }], hungBags(room), { schools })
  */
 export function namesFor(
   book: readonly { readonly name: string; readonly text: string }[],
   bags: WishNames['bags'],
   conditions: WishNames['conditions'],
+  scheme: Scheme = six,
 ): WishNames {
   return {
+    scheme,
     book: book.flatMap(({ name, text }) => {
       const letters = lettersOfText(text);
       return letters ? [{ name, letters }] : [];

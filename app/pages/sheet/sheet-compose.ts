@@ -1,5 +1,5 @@
 import { inject } from '@angular/core';
-import { themeBlocks } from '../../../core/index';
+import { spell, themeBlocks } from '../../../core/index';
 import type { ComposeActions } from '../../parts/compose/compose-actions';
 import { Editor } from '../../services/editor';
 import { freshId } from '../../services/fresh-id';
@@ -18,7 +18,7 @@ export function sheetComposeActions(): ComposeActions {
         main: true,
         press: (text) => {
           rows.addTyped({ what: 'combination', text, ms: null });
-          said(`${text} is in the sheet`);
+          said(`${spell(text, editor.scheme())} is in the sheet`);
         },
       },
       {
@@ -26,7 +26,7 @@ export function sheetComposeActions(): ComposeActions {
         main: false,
         press: (text) => {
           rows.addTyped({ what: 'build', text, ms: null });
-          said(`${text} is built up in the sheet`);
+          said(`${spell(text, editor.scheme())} is built up in the sheet`);
         },
       },
       { label: 'Into the book', main: false, press: keepInBook() },

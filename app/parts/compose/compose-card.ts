@@ -4,6 +4,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  effect,
   inject,
   input,
   linkedSignal,
@@ -18,6 +19,7 @@ import { MatIcon } from '@angular/material/icon';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatTabsModule } from '@angular/material/tabs';
 import { debounceTime, map, of, switchMap, timer } from 'rxjs';
+import { six, spell, type Scheme } from '../../../core/index';
 import { ComposeService, Stopped } from '../../services/compose.service';
 import type { ComposeAnswer } from '../../workers/composing';
 import { TextField } from '../fields/text-field';
@@ -68,6 +70,8 @@ export class ComposeCard {
   protected readonly shown = shown;
   /** Whether it opens with its line ready to be typed in. */
   readonly focused = input(false, { transform: booleanAttribute });
+  /** How numbers are meant here. */
+  readonly scheme = input<Scheme>(six);
   /** Beside something else there is little room: fields and presses are folded away. */
   readonly compact = input(false, { transform: booleanAttribute });
 
@@ -115,10 +119,12 @@ export class ComposeCard {
   protected readonly goals = computed(() =>
     (this.answer.value()?.found ?? []).slice(0, mostGoals).map(({ text }) => text),
   );
+  protected readonly spelled = (text: string): string => spell(text, this.scheme());
   /** The one that is looked at closer. */
   protected readonly looked = signal<string | null>(null);
 
   constructor() {
+    effect(() => this.composer.scheme.set(this.scheme()));
     // What was run meanwhile is no news any more.
     void this.composer.lookBack();
   }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
-import { readStored } from '../../../core/index';
+import { readStored, spell } from '../../../core/index';
+import { ComposeService } from '../../services/compose.service';
 import { StrikeStaff } from '../strike-staff/strike-staff';
 import { composeActions } from './compose-actions';
 
@@ -12,10 +13,10 @@ import { composeActions } from './compose-actions';
   template: `
     <div class="what">
       @if (combination(); as combination) {
-        <kt-strike-staff dense [combination]="combination" [scale]="0.8" />
+        <kt-strike-staff dense [combination]="combination" [scheme]="composer.scheme()" [scale]="0.8" />
       }
       <p>
-        <b class="figures">{{ text() }}</b>
+        <b class="figures">{{ spelled() }}</b>
         @if (note()) {
           <span class="soft small">&ngsp;{{ note() }}</span>
         }
@@ -27,7 +28,7 @@ import { composeActions } from './compose-actions';
         <button
           type="button"
           [matButton]="action.main ? 'outlined' : 'text'"
-          [attr.aria-label]="text() + ' ' + action.label.toLowerCase()"
+          [attr.aria-label]="spelled() + ' ' + action.label.toLowerCase()"
           (click)="action.press(text())"
         >
           {{ action.label }}
@@ -55,6 +56,9 @@ export class ComposedRow {
   /** What else there is to say. */
   readonly note = input('');
   protected readonly actions = inject(composeActions);
+  protected readonly composer = inject(ComposeService);
+  /** As the coach's numbers have it. */
+  protected readonly spelled = computed(() => spell(this.text(), this.composer.scheme()));
   protected readonly combination = computed(() => {
     const read = readStored(this.text());
     return read.ok ? read.value : null;

@@ -11,6 +11,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { MatTree, MatTreeModule } from '@angular/material/tree';
 import { Router } from '@angular/router';
+import { spell } from '../../../core/index';
 import { ComposeService } from '../../services/compose.service';
 import type { FamilyNode } from '../../workers/composing';
 import { ComposedRow } from './composed-row';
@@ -46,7 +47,7 @@ const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
               <button
                 type="button"
                 matButton="outlined"
-                [attr.aria-label]="node.text + ' as a programme'"
+                [attr.aria-label]="spelled(node.text) + ' as a programme'"
                 (click)="teach(node)"
               >
                 As a programme
@@ -64,7 +65,7 @@ const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
             type="button"
             matIconButton
             matTreeNodeToggle
-            [attr.aria-label]="(tree.isExpanded(node) ? 'Fold ' : 'Unfold ') + node.text"
+            [attr.aria-label]="(tree.isExpanded(node) ? 'Fold ' : 'Unfold ') + spelled(node.text)"
           >
             <mat-icon [svgIcon]="tree.isExpanded(node) ? 'fold' : 'unfold'" />
           </button>
@@ -73,7 +74,7 @@ const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
               <button
                 type="button"
                 matButton="outlined"
-                [attr.aria-label]="node.text + ' as a programme'"
+                [attr.aria-label]="spelled(node.text) + ' as a programme'"
                 (click)="teach(node)"
               >
                 As a programme
@@ -108,6 +109,7 @@ export class FamilyView {
   readonly goals = input.required<readonly string[]>();
   private readonly composer = inject(ComposeService);
   private readonly router = inject(Router);
+  protected readonly spelled = (text: string): string => spell(text, this.composer.scheme());
 
   protected readonly family = resource({
     params: () => this.goals(),

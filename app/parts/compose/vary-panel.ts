@@ -12,7 +12,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatChipsModule } from '@angular/material/chips';
 import { MatIcon } from '@angular/material/icon';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { readStored, writeCombination } from '../../../core/index';
+import { readStored, spell, writeCombination } from '../../../core/index';
 import { ComposeService } from '../../services/compose.service';
 import { ComposedRow } from './composed-row';
 
@@ -26,10 +26,10 @@ const shown = 8;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="line">
-      <h3>Beside {{ text() }}</h3>
+      <h3>Beside {{ spelled(text()) }}</h3>
       @if (before().length > 0) {
         <button type="button" matButton class="push" (click)="back()">
-          <mat-icon svgIcon="undo" />Back to {{ before().at(-1) }}
+          <mat-icon svgIcon="undo" />Back to {{ spelled(before().at(-1) ?? '') }}
         </button>
       }
       <button type="button" matButton [class.push]="before().length === 0" (click)="closed.emit()">Close</button>
@@ -59,7 +59,12 @@ const shown = 8;
         @for (each of all.slice(0, many()); track each.text) {
           <li>
             <kt-composed-row [text]="each.text" [note]="edits[each.edit] + ', score ' + each.score">
-              <button type="button" matButton [attr.aria-label]="'Step to ' + each.text" (click)="step(each.text)">
+              <button
+                type="button"
+                matButton
+                [attr.aria-label]="'Step to ' + spelled(each.text)"
+                (click)="step(each.text)"
+              >
                 Step there
               </button>
             </kt-composed-row>
@@ -91,6 +96,7 @@ export class VaryPanel {
   readonly varied = output<string>();
   readonly closed = output();
   private readonly composer = inject(ComposeService);
+  protected readonly spelled = (text: string): string => spell(text, this.composer.scheme());
   protected readonly edits = {
     ...{ swap: 'a move swapped', insert: 'a move more', drop: 'a move less' },
     ...{ target: 'another height', side: 'the other side' },
@@ -98,7 +104,7 @@ export class VaryPanel {
 
   protected readonly moves = computed(() => {
     const read = readStored(this.text());
-    return read.ok ? read.value.items.map((item) => writeCombination({ items: [item] })) : [];
+    return read.ok ? read.value.items.map((item) => writeCombination({ items: [item] }, this.composer.scheme())) : [];
   });
   /** Places of the moves that stay: the first two, until others are chosen. */
   protected readonly locked = linkedSignal<string, readonly number[]>({ source: this.text, computation: () => [0, 1] });
