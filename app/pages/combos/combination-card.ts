@@ -49,7 +49,8 @@ import { PractiseLink } from './practise-link';
 export class CombinationCard {
   private readonly settings = inject(SettingsService);
   readonly entry = input.required<BookEntry>();
-  readonly saved = output<BookEntry>();
+  /** What is to be saved otherwise than before: only that, since a second change may come before the first is back in `entry`. */
+  readonly saved = output<Partial<BookEntry>>();
   readonly deleted = output<BookEntry>();
   readonly closed = output();
 
@@ -141,12 +142,12 @@ export class CombinationCard {
   private show(text: string): void {
     this.text.set(text);
     const typed = this.typed();
-    if (typed?.combination) this.saved.emit({ ...this.entry(), text: typed.text });
+    if (typed?.combination) this.saved.emit({ text: typed.text });
   }
 
   protected change(change: Partial<BookEntry>): void {
     const typed = this.typed();
-    if (typed?.combination) this.saved.emit({ ...this.entry(), text: typed.text, ...change });
+    if (typed?.combination) this.saved.emit({ text: typed.text, ...change });
   }
 
   protected tagsOf(text: string): string[] {

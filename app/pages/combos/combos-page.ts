@@ -228,7 +228,10 @@ export class CombosPage {
     this.open.set(this.open()?.id === entry.id ? null : entry);
   }
 
-  protected async save(entry: BookEntry): Promise<void> {
+  protected async save(change: Partial<BookEntry>): Promise<void> {
+    const open = this.open();
+    if (!open) return;
+    const entry = { ...open, ...change };
     // Shown first: the next change builds on this one even while it is being written.
     this.open.set(entry);
     await this.book.put(entry);

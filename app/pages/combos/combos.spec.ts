@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { By } from '@angular/platform-browser';
 import { Store } from '../../store/store';
 import { previewMerge, writeBookJson, type BookEntry } from '../../../core/index';
 import { BookService } from '../../services/book.service';
@@ -17,10 +18,10 @@ describe('a combination of the book, open', () => {
     TestBed.configureTestingModule({ providers: testProviders() });
     const fixture = TestBed.createComponent(CombinationCard);
     fixture.componentRef.setInput('entry', entry('one', text));
-    const saved: BookEntry[] = [];
+    const saved: Partial<BookEntry>[] = [];
     fixture.componentInstance.saved.subscribe((each) => {
       saved.push(each);
-      fixture.componentRef.setInput('entry', each);
+      fixture.componentRef.setInput('entry', { ...fixture.componentInstance.entry(), ...each });
     });
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
@@ -120,6 +121,25 @@ describe('the combos view', () => {
     await fixture.whenStable();
     expect(host.querySelectorAll('kt-compare-view svg').length).toBe(2);
     expect(host.querySelector('kt-compare-view .differs')).not.toBeNull();
+  });
+
+  it('keeps both of two changes that follow each other before the page is drawn', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const fixture = TestBed.createComponent(CombosPage);
+    const host = fixture.nativeElement as HTMLElement;
+    await fixture.whenStable();
+    press(host, 'New combination');
+    await fixture.whenStable();
+    const card = fixture.debugElement.query(By.directive(CombinationCard)).componentInstance as CombinationCard;
+    card.saved.emit({ text: '1 2' });
+    const book = TestBed.inject(BookService);
+    await until(() => book.all()?.length === 1);
+    card.saved.emit({ text: '1 2', name: 'Night bell' });
+    card.saved.emit({ text: '1 2 3' });
+    await until(() => book.all()?.[0]?.text === '1 2 3');
+    card.saved.emit({ text: '1 2 3b' });
+    await until(() => book.all()?.[0]?.text === '1 2 3b');
+    expect(book.all()?.[0]?.name).toBe('Night bell');
   });
 });
 
