@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal, type OnDestroy } from '@angular/core';
-import { aimsMet, dayOf, hungBags, six, type Scheme } from '../../core/index';
+import { aimsMet, dayOf, hungBags, isShort, six, type Scheme } from '../../core/index';
 import type { Composing, ComposeWorld } from '../workers/composing';
 import type { ComposeWorker } from '../workers/composing.worker';
 import { startHelper, type Helper } from '../workers/in-worker';
@@ -12,8 +12,6 @@ type Question = Exclude<keyof Composing, 'know'>;
 
 /** So many days back a combination counts as had lately. */
 const lately = 28;
-/** A share is short from so much missing on, as under Progress. */
-const shortFrom = 0.05;
 /** A question that has taken so long is given up for the next one (a bound on seconds may take very long). */
 const patience = 400;
 
@@ -67,7 +65,7 @@ export class ComposeService implements OnDestroy {
       this.had.set({
         lately: coverage.combinations.map(({ text, sessions }) => ({ text, times: sessions })),
         short: aimsMet(coverage, this.room.room()?.level ?? draft.level, aims)
-          .filter(({ missing }) => missing >= shortFrom)
+          .filter(isShort)
           .map(({ aim }) => aim.id),
       });
     } catch {

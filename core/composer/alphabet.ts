@@ -6,6 +6,7 @@ import { walk } from '../mechanics/walk';
 import { moveKinds } from '../moves/catalogue';
 import { changesStance, type Move } from '../moves/move';
 import type { Family } from '../moves/kind';
+import type { Combination } from '../notation/combination';
 
 /** A place in the alphabet. */
 export type Letter = number;
@@ -87,3 +88,7 @@ export function lettersFlow(letters: readonly Letter[]): boolean {
     return !stuck;
   });
 }
+
+/** The letters of a combination's items, -1 for each that is not searched for. `lettersOf(combination)` → `[jab, -1]` */
+export const lettersOf = ({ items }: Combination): readonly Letter[] =>
+  items.map((item) => (item.kind === 'move' ? letterOf(item) : -1));

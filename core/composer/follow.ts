@@ -5,7 +5,7 @@ import { walk } from '../mechanics/walk';
 import type { Move } from '../moves/move';
 import type { Combination } from '../notation/combination';
 import type { Milliseconds } from '../units';
-import { alphabet, graph, letterOf, type Letter } from './alphabet';
+import { alphabet, graph, lettersOf, type Letter } from './alphabet';
 import { countWays } from './count';
 import { machineOf } from './machine';
 import type { Wish } from './wish';
@@ -44,7 +44,7 @@ let waysOn: ReturnType<typeof flowing> | null = null;
 
 /** Where the wishes' machine stands after a beginning, and how many ways on it counts; a fault where the beginning holds what is not composed. */
 function waysByWishes(beginning: Combination, wishes: readonly Wish[]): Read<(letter: Letter) => bigint> {
-  const letters = beginning.items.map((item) => (item.kind === 'move' ? letterOf(item) : -1));
+  const letters = lettersOf(beginning);
   if (letters.includes(-1))
     return bad({
       ...{ at: 0, end: 0, read: '', what: 'with wishes a beginning is of plain moves' },

@@ -4,7 +4,7 @@ import { families, strikeGroups, targets } from '../moves/kind';
 import { familyOf, isStrike, type Move } from '../moves/move';
 import { six, type Scheme } from '../moves/scheme';
 import { readCombination } from '../notation/read';
-import { alphabet, letterOf, type Letter } from './alphabet';
+import { alphabet, lettersOf, type Letter } from './alphabet';
 
 const lettersWhere = (test: (move: Move) => boolean): ReadonlySet<Letter> =>
   new Set(alphabet.flatMap((move, letter) => (test(move) ? [letter] : [])));
@@ -42,7 +42,7 @@ export const gatheredBy = (word: string): ReadonlySet<Letter> | null =>
 export function spelled(text: string, scheme: Scheme = six): readonly Letter[] | null {
   const read = readCombination(text, { scheme });
   if (!read.ok) return null;
-  const letters = read.value.items.map((item) => (item.kind === 'move' ? letterOf(item) : -1));
+  const letters = lettersOf(read.value);
   return letters.length === 0 || letters.includes(-1) ? null : letters;
 }
 

@@ -1,6 +1,6 @@
 import { aims, coverageOfCombination } from '../log/coverage';
 import { readStored } from '../notation/stored';
-import { alphabet, letterOf, type Letter } from './alphabet';
+import { alphabet, lettersOf, type Letter } from './alphabet';
 import { combinationOf } from './compose';
 import { pairOf, type Liking } from './score';
 
@@ -13,7 +13,7 @@ export interface Had {
 /** The letters of a stored text, -1 for what is not searched for; null where it cannot be read. `lettersOfText('1 2')` */
 export function lettersOfText(text: string): readonly Letter[] | null {
   const read = readStored(text);
-  return read.ok ? read.value.items.map((item) => (item.kind === 'move' ? letterOf(item) : -1)) : null;
+  return read.ok ? lettersOf(read.value) : null;
 }
 
 /** Moves that serve one of these aims of coverage. `lettersFor(['body'])` */

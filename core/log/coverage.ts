@@ -228,6 +228,9 @@ export interface AimMet {
   readonly missing: number;
 }
 
+/** A share is short from so much missing on (house value). `isShort({ missing: 0.04 })` → `false` */
+export const isShort = ({ missing }: Pick<AimMet, 'missing'>): boolean => missing >= 0.05;
+
 /** A coach's own least shares, by the aim's id. */
 export type OwnAims = Readonly<Record<string, Percent>>;
 
@@ -251,7 +254,7 @@ export function sayNeglected(met: readonly AimMet[]): string {
   const [first] = met;
   if (!first || met.every(({ got }) => got === null))
     return 'Nothing was run in this time, so nothing can be said of it.';
-  if (first.missing < 0.05) return 'Everything has its share.';
+  if (!isShort(first)) return 'Everything has its share.';
   const { aim, got, least } = first;
   return `${Math.round(got ?? 0)} % of ${aim.of} are ${aim.name}, where ${Math.round(least)} % are wanted: ${aim.mend}.`;
 }

@@ -3,7 +3,7 @@ import { nameOfFault } from '../live/live';
 import { faultList } from '../library/faults';
 import type { Day } from '../log/day';
 import type { Digest } from '../log/digest';
-import { coverageOfCombination, type AimMet } from '../log/coverage';
+import { coverageOfCombination, isShort, type AimMet } from '../log/coverage';
 import { writeCombination } from '../notation/write';
 import type { DueAgain } from './due';
 
@@ -51,18 +51,16 @@ export function suggestDue(due: readonly DueAgain[], rows: readonly BookRow[], t
 /** For each aim that is short, the combination of the book that serves it best. `suggestForLacks(met, rows)[0]?.text` */
 export function suggestForLacks(met: readonly AimMet[], rows: readonly BookRow[]): Suggestion[] {
   const covered = rows.map((row) => ({ row, coverage: coverageOfCombination(row.combination) }));
-  return met
-    .filter(({ missing }) => missing >= 0.05)
-    .flatMap(({ aim, got, least }): Suggestion[] => {
-      const [best] = covered
-        .map(({ row, coverage }) => ({ row, share: aim.part(coverage) / Math.max(1, aim.whole(coverage)) }))
-        .filter(({ share }) => share > 0)
-        .sort((a, b) => b.share - a.share || (a.row.entry.id < b.row.entry.id ? -1 : 1));
-      if (!best) return [];
-      const { entry } = best.row;
-      const reason = `${Math.round(got ?? 0)} % of ${aim.of} are ${aim.name}, ${Math.round(least)} % are wanted`;
-      return [{ kind: 'lack', text: entry.text, name: entry.name || entry.text, reason }];
-    });
+  return met.filter(isShort).flatMap(({ aim, got, least }): Suggestion[] => {
+    const [best] = covered
+      .map(({ row, coverage }) => ({ row, share: aim.part(coverage) / Math.max(1, aim.whole(coverage)) }))
+      .filter(({ share }) => share > 0)
+      .sort((a, b) => b.share - a.share || (a.row.entry.id < b.row.entry.id ? -1 : 1));
+    if (!best) return [];
+    const { entry } = best.row;
+    const reason = `${Math.round(got ?? 0)} % of ${aim.of} are ${aim.name}, ${Math.round(least)} % are wanted`;
+    return [{ kind: 'lack', text: entry.text, name: entry.name || entry.text, reason }];
+  });
 }
 
 /** Faults that were seen in the last sessions, with the drill that mends each. `suggestForFaults(digests, today)[0]?.name` */

@@ -1,5 +1,5 @@
 import type { BagKind } from '../bags/kind-names';
-import { alphabet, letterOf, type Letter } from '../composer/alphabet';
+import { alphabet, letterOf, lettersOf, type Letter } from '../composer/alphabet';
 import { bestOf } from '../composer/best';
 import { combinationOf } from '../composer/compose';
 import { anyLiking } from '../composer/score';
@@ -9,9 +9,6 @@ import type { Combination } from '../notation/combination';
 import { readStored } from '../notation/stored';
 import type { Sheet } from '../sheet/schema';
 import { textsOf } from '../timeline/stages';
-
-const lettersOf = ({ items }: Combination): readonly Letter[] =>
-  items.map((item) => (item.kind === 'move' ? letterOf(item) : -1));
 
 /** What every class knows. */
 const basics = [move('jab'), move('cross'), move('hook')].map(letterOf);

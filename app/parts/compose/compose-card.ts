@@ -51,16 +51,10 @@ const mostGoals = 4;
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './compose-card.html',
+  styleUrl: './compose.scss',
   styles: `
     .found {
       padding-top: var(--space-2);
-    }
-    li {
-      padding-block: var(--space-1);
-      border-top: 1px solid var(--line);
-    }
-    .wait {
-      height: 4px;
     }
   `,
   host: { class: 'card stack', role: 'region', 'aria-label': 'Compose' },

@@ -40,35 +40,18 @@ const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
           *matTreeNodeDef="let node"
           matTreeNodePadding
           [matTreeNodePaddingIndent]="12"
-          [isExpandable]="false"
+          [isExpandable]="node.children.length > 0"
         >
-          <kt-composed-row class="member" [text]="node.text" [note]="node.goal ? 'goal' : ''">
-            @if (node.goal) {
-              <button
-                type="button"
-                matButton="outlined"
-                [attr.aria-label]="spelled(node.text) + ' as a programme'"
-                (click)="teach(node)"
-              >
-                As a programme
-              </button>
-            }
-          </kt-composed-row>
-        </mat-tree-node>
-        <mat-tree-node
-          *matTreeNodeDef="let node; when: grows"
-          matTreeNodePadding
-          [matTreeNodePaddingIndent]="12"
-          [isExpandable]="true"
-        >
-          <button
-            type="button"
-            matIconButton
-            matTreeNodeToggle
-            [attr.aria-label]="(tree.isExpanded(node) ? 'Fold ' : 'Unfold ') + spelled(node.text)"
-          >
-            <mat-icon [svgIcon]="tree.isExpanded(node) ? 'fold' : 'unfold'" />
-          </button>
+          @if (node.children.length > 0) {
+            <button
+              type="button"
+              matIconButton
+              matTreeNodeToggle
+              [attr.aria-label]="(tree.isExpanded(node) ? 'Fold ' : 'Unfold ') + spelled(node.text)"
+            >
+              <mat-icon [svgIcon]="tree.isExpanded(node) ? 'fold' : 'unfold'" />
+            </button>
+          }
           <kt-composed-row class="member" [text]="node.text" [note]="node.goal ? 'goal' : ''">
             @if (node.goal) {
               <button
@@ -128,7 +111,6 @@ export class FamilyView {
   }
 
   protected readonly children = ({ children }: Placed): Placed[] => [...children];
-  protected readonly grows = (_: number, { children }: Placed): boolean => children.length > 0;
 
   /** Opens the form of a programme that builds up to a goal, step by step as the family does. */
   protected teach({ way }: Placed): void {

@@ -64,24 +64,13 @@ const mostRounds = 12;
       }
     }
   `,
+  styleUrl: './compose.scss',
   styles: `
     .fields {
       align-items: start;
     }
     .cover {
       flex: 1 1 16rem;
-    }
-    ol {
-      padding: 0;
-      margin: 0;
-      list-style: none;
-    }
-    li {
-      padding-block: var(--space-1);
-      border-top: 1px solid var(--line);
-    }
-    .wait {
-      height: 4px;
     }
   `,
   host: { class: 'stack' },

@@ -76,15 +76,7 @@ const shown = 8;
       }
     }
   `,
-  styles: `
-    li {
-      padding-block: var(--space-1);
-      border-top: 1px solid var(--line);
-    }
-    .wait {
-      height: 4px;
-    }
-  `,
+  styleUrl: './compose.scss',
   host: { class: 'card stack', role: 'region', 'aria-label': 'Vary it' },
 })
 export class VaryPanel {

@@ -42,21 +42,10 @@ import { ComposedRow } from './composed-row';
       }
     }
   `,
+  styleUrl: './compose.scss',
   styles: `
     kt-choice-field {
       width: min(100%, 18rem);
-    }
-    ol {
-      padding: 0;
-      margin: 0;
-      list-style: none;
-    }
-    li {
-      padding-block: var(--space-1);
-      border-top: 1px solid var(--line);
-    }
-    .wait {
-      height: 4px;
     }
   `,
   host: { class: 'stack' },
