@@ -51,6 +51,9 @@ const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
             >
               <mat-icon [svgIcon]="tree.isExpanded(node) ? 'fold' : 'unfold'" />
             </button>
+          } @else {
+            <!-- As wide as the button of those that unfold, so that a leaf stands further in than its parent. -->
+            <button type="button" matIconButton disabled aria-hidden="true"></button>
           }
           <kt-composed-row class="member" [text]="node.text" [note]="node.goal ? 'goal' : ''">
             @if (node.goal) {
