@@ -5,7 +5,7 @@ import { views, type ViewState } from './views';
 /** What axe finds in a state of a view, in words. */
 async function found(page: Page, { part, alike }: ViewState, rule?: string): Promise<string[]> {
   // Only what is wrong is gathered: everything that passes would be listed node by node.
-  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
+  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] });
   if (part) axe.include(part);
   if (alike) {
     await page.locator(alike).evaluateAll((rows) => {
