@@ -39,7 +39,7 @@ describe('a script that is made again', () => {
     fc.assert(
       fc.property(
         anySheet,
-        fc.array(fc.tuple(fc.nat(edits.length - 1), fc.nat(20)), { minLength: 1, maxLength: 5 }),
+        fc.array(fc.tuple(fc.nat(edits.length - 1), fc.nat(20)), { minLength: 1, maxLength: 3 }),
         fc.constantFrom<ScriptWishes>({}, { talk: 'main', leadOut: 'ten and five' }, { wordings: { cheers: ['Yes'] } }),
         (first, changes, wishes) => {
           let sheet = first;
