@@ -9,60 +9,75 @@ interface Movable {
   readonly until: SessionTime;
 }
 
-/** Whether all of them can still be said from a moment on, the most pressing first, before a wall. */
-function feasible(left: readonly Movable[], from: SessionTime, wall: SessionTime): boolean {
+/** The calls of a run that are still to be placed, in their own order and with the most pressing first. */
+interface Left {
+  readonly inOrder: readonly Movable[];
+  readonly pressing: readonly Movable[];
+}
+
+const without = ({ inOrder, pressing }: Left, gone: Movable): Left => ({
+  inOrder: inOrder.filter((each) => each !== gone),
+  pressing: pressing.filter((each) => each !== gone),
+});
+
+/** Whether all but one of them can still be said from a moment on, the most pressing first, before a wall. */
+function feasible({ pressing }: Left, gone: Movable, from: SessionTime, wall: SessionTime): boolean {
   let free = from;
-  for (const { call, from: opens, until } of [...left].sort((a, b) => a.until - b.until)) {
-    const at = onGrid(Math.max(free, opens));
-    if (at + call.ms > until || at + call.ms + leastGap > wall) return false;
-    free = at + call.ms + leastGap;
+  for (const each of pressing) {
+    if (each === gone) continue;
+    const at = onGrid(Math.max(free, each.from));
+    const end = at + each.call.ms;
+    if (end > each.until || end + leastGap > wall) return false;
+    free = end + leastGap;
   }
   return true;
 }
 
 /** What matters more and opens while a lesser call would still be said: it goes first where all the others can wait. */
 function better(
-  left: readonly Movable[],
+  left: Left,
   { call }: Movable,
   at: SessionTime,
   wall: SessionTime,
 ): { readonly next: Movable; readonly at: SessionTime } | null {
   const end = at + call.ms + leastGap;
-  const more = left
+  const more = left.inOrder
     .filter((each) => worthOfKind(each.call.kind) > worthOfKind(call.kind) && each.from > at && onGrid(each.from) < end)
     .sort((a, b) => a.from - b.from);
   for (const next of more) {
     const opens = onGrid(next.from);
-    const others = left.filter((each) => each !== next);
-    if (opens + next.call.ms <= next.until && feasible(others, opens + next.call.ms + leastGap, wall))
+    if (opens + next.call.ms <= next.until && feasible(left, next, opens + next.call.ms + leastGap, wall))
       return { next, at: opens };
   }
   return null;
 }
 
+/** Those that can begin first of all from a moment on, what matters most first. */
+function soonest({ inOrder }: Left, free: SessionTime): { readonly at: SessionTime; readonly now: Movable[] } {
+  let at: SessionTime = Infinity;
+  let now: Movable[] = [];
+  for (const each of inOrder) {
+    const start = onGrid(Math.max(free, each.from));
+    if (start < at) [at, now] = [start, []];
+    if (start === at) now.push(each);
+  }
+  return { at, now: now.sort((a, b) => worthOfKind(b.call.kind) - worthOfKind(a.call.kind)) };
+}
+
 /** The calls between two that stand, what matters more first where their windows allow it; as they were where they do not. */
 function ordered(run: readonly Movable[], from: SessionTime, wall: SessionTime): readonly Call[] {
-  const left = [...run];
+  let left: Left = { inOrder: run, pressing: [...run].sort((a, b) => a.until - b.until) };
   const out: Call[] = [];
   let free = from;
-  while (left.length > 0) {
-    const soonest = Math.min(...left.map(({ from: opens }) => onGrid(Math.max(free, opens))));
-    const now = left
-      .filter(({ from: opens }) => onGrid(Math.max(free, opens)) === soonest)
-      .sort((a, b) => worthOfKind(b.call.kind) - worthOfKind(a.call.kind));
-    const next = now.find(({ call }) =>
-      feasible(
-        left.filter((each) => each.call !== call),
-        soonest + call.ms + leastGap,
-        wall,
-      ),
-    );
-    const chosen = next && (better(left, next, soonest, wall) ?? { next, at: soonest });
+  while (left.inOrder.length > 0) {
+    const { at, now } = soonest(left, free);
+    const next = now.find((each) => feasible(left, each, at + each.call.ms + leastGap, wall));
+    const chosen = next && (better(left, next, at, wall) ?? { next, at });
     if (!chosen || chosen.at + chosen.next.call.ms > chosen.next.until) return run.map(({ call }) => call);
     const { call } = chosen.next;
     if (chosen.at + call.ms + leastGap > wall) return run.map((each) => each.call);
     out.push(chosen.at === call.at ? call : { ...call, at: chosen.at });
-    left.splice(left.indexOf(chosen.next), 1);
+    left = without(left, chosen.next);
     free = chosen.at + call.ms + leastGap;
   }
   return out;

@@ -1,7 +1,7 @@
 import type { SessionTime } from '../units';
 import { leastGap, worthOfKind, type Call, type Candidate, type Dropped } from './call';
 import { importantFirst } from './order';
-import { callFrom, callOf, isFixed, solve, startGrid, worthOf, type Chosen } from './solve';
+import { callFrom, callOf, isFixed, onGrid, solve, startGrid, worthOf, type Chosen } from './solve';
 
 /** Where more calls that can be moved than this could be said at one moment, a stretch is not solved exactly; its bound is reported. */
 export const mostExact = 12;
@@ -31,10 +31,10 @@ function callsOf(state: Chosen): { readonly calls: Call[]; readonly windows: Map
   for (let now: Chosen | null = state; now; now = now.before) {
     const call = callOf(now);
     if (!call || !now.candidate) continue;
-    calls.unshift(call);
+    calls.push(call);
     windows.set(call, now.candidate);
   }
-  return { calls, windows };
+  return { calls: calls.reverse(), windows };
 }
 
 /** Parts a session's candidates into stretches that cannot touch each other. */
@@ -175,11 +175,22 @@ function worked(all: readonly Candidate[]): Schedule {
   };
 }
 
+/** A call that stands alone and has room is said in full, as early as it may be; null where there is more to choose. */
+function saidAlone([only, ...others]: readonly Candidate[]): Schedule | null {
+  const full = only?.phrases[0];
+  if (!only || !full || others.length > 0) return null;
+  const at = isFixed(only) ? only.from : onGrid(only.from);
+  if (at + full.ms > only.until) return null;
+  return { calls: [callFrom(only, full, at)], shortened: [], dropped: [], crowded: [] };
+}
+
 /** A stretch by its first candidate, as it was the last time. */
 const scheduled = new WeakMap<Candidate, { readonly all: readonly Candidate[]; readonly schedule: Schedule }>();
 
 /** The schedule of a stretch; the very same one where its candidates are the very same. */
 function stretchSchedule(all: readonly Candidate[]): Schedule {
+  const alone = saidAlone(all);
+  if (alone) return alone;
   const [first] = all;
   const known = first && scheduled.get(first);
   if (known?.all.length === all.length && all.every((each, at) => each === known.all[at])) return known.schedule;
