@@ -1,9 +1,10 @@
 import { speedRhythm } from '../bags/rhythm';
 import { figureJoints } from './figure-of';
 import { lengthError } from './measured.spec';
-import { jointNames } from './pose';
+import { bodySides, jointNames } from './pose';
 import { stillAt, stillFigure, stills, type StillName } from './stills';
 import { touchesFigure } from './touches';
+import { dot, minus, plus, times, unit } from './vector';
 
 describe('the figure at rest', () => {
   it('holds each pose with whole limbs, above the floor, for as long as one looks', () => {
@@ -26,6 +27,41 @@ describe('the figure at rest', () => {
     expect(of('star')['left hand'][1]).toBeGreaterThan(of('star').head[1]);
     expect(of('dead bug')['left knee'][1]).toBeGreaterThan(of('dead bug').pelvis[1] + 0.15);
     expect(of('folded forward').chest[1]).toBeLessThan(of('folded forward').pelvis[1]);
+  });
+
+  it('is straight from shoulder to ankle in planks and press-ups', () => {
+    const names = ['plank', 'press-up', 'side plank left', 'side plank right'] as const;
+    for (const name of names) {
+      const joints = figureJoints(stillFigure(name, 'orthodox'), stillAt);
+      const ankles = times(plus(joints['left ankle'], joints['right ankle']), 0.5);
+      const [trunk, legs] = [minus(joints.chest, joints.pelvis), minus(joints.pelvis, ankles)];
+      const bend = (Math.acos(dot(unit(trunk), unit(legs))) * 180) / Math.PI;
+      expect(bend).withContext(name).toBeLessThan(15);
+      for (const side of bodySides) {
+        const [hip, knee, ankle] = [joints[`${side} hip`], joints[`${side} knee`], joints[`${side} ankle`]];
+        const fold = (Math.acos(dot(unit(minus(hip, knee)), unit(minus(knee, ankle)))) * 180) / Math.PI;
+        // Never quite to full lock.
+        expect(fold).withContext(`${name}: ${side} knee`).toBeLessThan(20);
+      }
+    }
+    expect(names.length).toBe(4);
+  });
+
+  it('lies on the forearm that a side plank names, whoever leads', () => {
+    for (const stance of ['orthodox', 'southpaw'] as const) {
+      const left = figureJoints(stillFigure('side plank left', stance), stillAt);
+      for (const joint of ['left elbow', 'left hand', 'left ankle'] as const)
+        expect(left[joint][1]).withContext(joint).toBeLessThan(0.08);
+      expect(left['right shoulder'][1]).toBeGreaterThan(left['left shoulder'][1] + 0.2);
+      const right = figureJoints(stillFigure('side plank right', stance), stillAt);
+      expect(right['right elbow'][1]).toBeLessThan(0.08);
+      // The one is the other in a mirror.
+      for (const [x, y, z] of [left['left hand'], left.head]) {
+        const other = [right['right hand'], right.head].find((each) => Math.abs(each[1] - y) < 1e-9);
+        expect(other?.[0]).toBeCloseTo(x, 9);
+        expect(other?.[2]).toBeCloseTo(-z, 9);
+      }
+    }
   });
 
   it('touches a speed bag with the hand of each touch, at its moment', () => {

@@ -5,9 +5,16 @@ import type { Figure } from './figure-of';
 import { finished } from './finished';
 import { startFrame } from './frame';
 import type { FootKey, HandKey, Key, Motion } from './motion';
+import type { BodySide } from './pose';
 import { playKeys } from './play-keys';
 import { sided, type Vector } from './vector';
 import { move } from '../moves/move';
+
+/** A pose that is held. */
+type Still = Omit<Key, 'at'> & {
+  /** Left and right are the body's own, so that it is never mirrored. */
+  readonly whoeverLeads?: true;
+};
 
 const both = <Part>(of: (side: Side) => Part): Readonly<Record<Side, Part>> => ({ lead: of('lead'), rear: of('rear') });
 
@@ -30,12 +37,29 @@ const atSides = hands([0.03, -0.5, 0.19], [-1, 0, 0.3]);
 const onHands = handsTo([0.2, 0.045, 0.11], [-0.6, 0.1, 0.8]);
 const onForearms = handsTo([0.32, 0.04, 0.08], [-0.3, -1, 0.2]);
 const stretched = { hips: { x: -0.13, y: 0.26, turn: 0 }, chest: { turn: 0, lean: 71 } } as const;
-const behind = both((side): FootKey => ({
-  ball: sided(side, [-0.55, 0, 0.08]),
-  heel: 60,
-  turn: 0,
-  knee: [0.4, -0.9, 0],
-}));
+/** Straight legs that fall so far to the toes; a planted leg would keep its knee bent. */
+const behind = (fall: number): Readonly<Record<Side, FootKey>> => legs([-1, -fall, 0], [-1, -fall - 0.04, 0], 62);
+/** On one forearm, the body straight and turned to its side, the other hand on the hip; an orthodox athlete's left leads. */
+const sidePlank = (arm: BodySide): Still => {
+  const [down, up, over]: [Side, Side, number] = arm === 'left' ? ['lead', 'rear', 1] : ['rear', 'lead', -1];
+  const along = (x: number, y: number, z: number): Vector => [x, y, over * z];
+  const leg = (fall: number): FootKey => ({
+    leg: { thigh: along(0.03, -fall, 0.95), shank: along(0, -fall, 0.95) },
+    heel: 0,
+    turn: 0,
+  });
+  return {
+    hips: { x: 0, y: 0.21, z: over * 0.1, turn: 0, tip: over * 68 },
+    chest: { turn: 0, lean: 0, side: over * -68 },
+    hands: {
+      [down]: { to: along(0.18, 0.045, -0.28), elbow: along(0, -1, -0.1) },
+      [up]: { near: along(0.05, -0.3, 0.4), elbow: along(-0.2, 1, 0.4) },
+    },
+    // The upper foot lies on the lower one.
+    feet: { [down]: leg(0.17), [up]: leg(0.44) },
+    whoeverLeads: true,
+  };
+};
 const onBack = { hips: { x: 0.12, y: 0.075, turn: 0 }, chest: { turn: 0, lean: -84 } } as const;
 const feetFlat = both((side): FootKey => ({ ball: sided(side, [0.42, 0, 0.08]), turn: 0, heel: 0, knee: [0.3, 1, 0] }));
 
@@ -124,12 +148,17 @@ export const stills = {
     hands: handsTo([0.22, 0.16, 0.07], [0, 0.3, 1]),
     feet: level(0.07),
   },
-  plank: { hips: { x: -0.13, y: 0.16, turn: 0 }, chest: { turn: 0, lean: 80 }, hands: onForearms, feet: behind },
-  'press-up': { ...stretched, hands: onHands, feet: behind },
+  plank: { hips: { x: -0.13, y: 0.17, turn: 0 }, chest: { turn: 0, lean: 83 }, hands: onForearms, feet: behind(0.11) },
+  'side plank left': sidePlank('left'),
+  'side plank right': sidePlank('right'),
+  'press-up': { ...stretched, hands: onHands, feet: behind(0.275) },
   climber: {
     ...stretched,
     hands: onHands,
-    feet: { ...behind, rear: { leg: { thigh: [0.95, -0.12, 0.1], shank: [-0.94, -0.12, 0] }, heel: 40, turn: 0 } },
+    feet: {
+      ...behind(0.275),
+      rear: { leg: { thigh: [0.95, -0.12, 0.1], shank: [-0.94, -0.12, 0] }, heel: 40, turn: 0 },
+    },
   },
   'dead bug': {
     ...onBack,
@@ -160,7 +189,7 @@ export const stills = {
     hands: hands([0.2, -0.14, 0.1], [0, -0.8, 0.5]),
     feet: legs([0.8, 0.58, 0.1], [0.95, 0.1, 0], 20),
   },
-} as const satisfies Readonly<Record<string, Omit<Key, 'at'>>>;
+} as const satisfies Readonly<Record<string, Still>>;
 export type StillName = keyof typeof stills;
 
 /** At this moment a still figure is in its pose; it stays there. */
@@ -174,8 +203,8 @@ const forever = 1e9;
 export function stillFigure(name: StillName, stance: Stance): Figure {
   const home = startFrame(false);
   const body = newBody(home);
-  const key: Omit<Key, 'at'> = stills[name];
+  const { whoeverLeads, ...key }: Still = stills[name];
   const motion: Motion = { keys: [{ ...key, at: 1 }], hit: null, back: forever };
   playKeys(body, motion, { at: 0, ms: 8, frameAt: () => home, after: home, move: move('wait'), taken: new Set() });
-  return { motion: finished(body, home, forever), mirrored: stance === 'southpaw', square: false };
+  return { motion: finished(body, home, forever), mirrored: stance === 'southpaw' && !whoeverLeads, square: false };
 }

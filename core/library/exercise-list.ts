@@ -128,7 +128,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Side plank left',
-    still: null,
+    still: 'side plank left',
     part: 'core',
     ms: 30_000,
     how: 'On the left forearm, knees or feet down, hips off the floor.',
@@ -138,7 +138,7 @@ export const exercises: readonly Exercise[] = [
   },
   {
     name: 'Side plank right',
-    still: null,
+    still: 'side plank right',
     part: 'core',
     ms: 30_000,
     how: 'On the right forearm, knees or feet down, hips off the floor.',
