@@ -1,6 +1,6 @@
 import { inject, Injectable, type OnDestroy } from '@angular/core';
 import { proxy, transfer } from 'comlink';
-import type { Milliseconds, Sheet } from '../../core/index';
+import type { Milliseconds, Recording, Sheet } from '../../core/index';
 import { startHelper, type Helper } from '../workers/in-worker';
 import type { FilmKind, FilmRequest } from '../workers/protocol';
 import type { Studio } from '../workers/film.worker';
@@ -43,15 +43,26 @@ export class FilmService implements OnDestroy {
     return this.helper.ask((studio) => studio.kinds(width, height));
   }
 
-  private async request(sheet: Sheet, choice: FilmChoice, spoken: boolean): Promise<FilmRequest> {
-    const recording = spoken ? await this.voices.spoken() : null;
+  private request(sheet: Sheet, choice: FilmChoice, recording: Recording | null): FilmRequest {
     return { ...choice, sheet, wishes: this.settings.wishes(), recording, fontUrl: fontUrl() };
   }
 
-  /** A picture of a moment; before second zero the title card. */
+  /** What the worker has laid out to be looked at. */
+  private looked: { readonly sheet: Sheet; readonly choice: FilmChoice; readonly laid: Promise<void> } | null = null;
+
+  /** Lays a choice out to be looked at: with the lengths of the words as they are spoken, without their sound. */
+  private look(sheet: Sheet, choice: FilmChoice): Promise<void> {
+    const voice = this.voices.voice();
+    const request = this.request(sheet, choice, voice && { voice, samples: new Float32Array() });
+    return this.helper.ask((studio) => studio.look(request));
+  }
+
+  /** A picture of a moment; before second zero the title card. The session is worked out once for each choice. */
   async preview(sheet: Sheet, choice: FilmChoice, at: Milliseconds): Promise<ImageBitmap> {
-    const request = await this.request(sheet, choice, false);
-    return this.helper.ask((studio) => studio.preview(request, at));
+    if (this.looked?.sheet !== sheet || this.looked.choice !== choice)
+      this.looked = { sheet, choice, laid: this.look(sheet, choice) };
+    await this.looked.laid;
+    return this.helper.ask((studio) => studio.preview(at));
   }
 
   /**
@@ -74,7 +85,7 @@ export class FilmService implements OnDestroy {
       } catch {
         return false;
       }
-    const request = await this.request(sheet, choice, true);
+    const request = this.request(sheet, choice, await this.voices.spoken());
     const made = await this.helper.ask((studio) =>
       studio.film(request, stream ? transfer(stream, [stream]) : null, proxy(told)),
     );

@@ -63,12 +63,13 @@ describe('a film', () => {
     expect(Math.abs((await audio.computeDuration()) - length)).toBeLessThan(0.1);
 
     const sink = new CanvasSink(video);
+    await helper.ask((studio) => studio.look(request));
     let looked = 0;
     const wrong: number[] = [];
     for (const second of [0.5, 59.5, 119.5, 120.5, 300.5, 601.5, 899.5, 1000.5, 1500.5, 1799.5]) {
       const shown = await sink.getCanvas(second + titleSeconds);
-      const must = await helper.ask((studio) => studio.preview(request, second * 1000));
-      const other = await helper.ask((studio) => studio.preview(request, second * 1000 - 7000));
+      const must = await helper.ask((studio) => studio.preview(second * 1000));
+      const other = await helper.ask((studio) => studio.preview(second * 1000 - 7000));
       if (!shown) throw new Error(`no picture at ${second}`);
       looked += 1;
       const seen = greys(shown.canvas);

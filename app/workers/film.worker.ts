@@ -128,10 +128,18 @@ async function kinds(width: number, height: number): Promise<FilmKind[]> {
   return [second, first, ...offered.slice(2)];
 }
 
-/** A picture of a moment, to be looked at before a film begins; before second zero the title card. */
-async function preview(request: FilmRequest, at: Milliseconds): Promise<ImageBitmap> {
-  const { canvas, painter } = await studioFor(request);
-  if (at < 0) painter.title(request.picture);
+/** What is looked at before a film begins; its session is laid out once, whichever moments are asked for. */
+let looked: (Awaited<ReturnType<typeof studioFor>> & Pick<FilmRequest, 'picture'>) | null = null;
+
+async function look(request: FilmRequest): Promise<void> {
+  looked = { ...(await studioFor(request)), picture: request.picture };
+}
+
+/** A picture of a moment of what is looked at; before second zero the title card. */
+function preview(at: Milliseconds): ImageBitmap {
+  if (!looked) throw new Error('nothing is looked at');
+  const { canvas, painter, picture } = looked;
+  if (at < 0) painter.title(picture);
   else painter.paint(at);
   return canvas.transferToImageBitmap();
 }
@@ -224,6 +232,6 @@ async function film(
   return memory?.buffer ? new Blob([memory.buffer], { type }) : null;
 }
 
-const studio = { kinds, preview, film, stop: (): void => void (stopped = true) };
+const studio = { kinds, look, preview, film, stop: (): void => void (stopped = true) };
 export type Studio = typeof studio;
 expose(studio);
