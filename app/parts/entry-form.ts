@@ -104,7 +104,7 @@ export class EntryForm {
     [...(this.own().history ?? [])].reverse().map(({ at, was }) => ({
       at,
       was: Object.entries(was)
-        .map(([field, value]) => `${field} ${typeof value === 'object' ? JSON.stringify(value) : String(value)}`)
+        .map(([field, value]) => `${field} ${typeof value === 'string' ? value : JSON.stringify(value)}`)
         .join(', '),
     })),
   );

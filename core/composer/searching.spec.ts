@@ -168,7 +168,7 @@ describe('rounds with a theme', () => {
       const count = 1 + draw(4);
       const own = leastUncovered(sets, count, elements);
       expect([own?.uncovered, own?.again])
-        .withContext(`${sets} ${count}`)
+        .withContext(`${sets.join()} ${count}`)
         .toEqual([...byHighs(sets, count, elements)]);
       exact += Number(own?.uncovered === 0 && own.again === 0);
     }

@@ -34,7 +34,7 @@ export function leafDetail({ doing, stage, drill, row, words }: Leaf): string | 
     case 'change-over':
       return 'switch stance';
     case 'calls':
-      return `${drill ?? ''} calls`;
+      return drill ? `${drill.kind} calls` : 'calls';
     case 'rhythm':
       return `rhythm ${row.join(', ')}`;
     case 'pause':
