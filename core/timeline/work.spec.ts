@@ -70,4 +70,37 @@ describe('the work of a sheet', () => {
     expect(workFault(clicks(625 * 60_000))).toBeNull();
     expect(workFault(clicks(626 * 60_000))).toContain('500,000 calls, touches and clicks');
   });
+
+  it('of each kind of piece is counted by what it can come to', () => {
+    // A pass has eight leaves of its own, a piece four for each of its leaves.
+    const work = (piece: string): [number, number, number] => {
+      const { leaves, moves, events } = workOf(readTempoText(`round 20:00\n  ${piece}`).sheet);
+      return [(leaves - 8) / 4, moves / 4, events / 4];
+    };
+    expect(work('1:00: 1 2 3b')).toEqual([1, 3, 0]);
+    expect(work('1:00: 1 2 clicks at 90 bpm')).toEqual([1, 2, 90]);
+    expect(work('1:00: 1 2 calls strikes')).toEqual([1, 2, 240]);
+    expect(work('1:00 call count 2-4')).toEqual([1, 0, 60]);
+    expect(work('1:00 rhythm 3,3,1')).toEqual([1, 0, 300]);
+    expect(work('1:00 plank')).toEqual([1, 0, 0]);
+    const stages = (build: string): number => work(`build ${build}`)[0];
+    expect(stages('ladder every 0:10: 1 2 3b')).toBe(3);
+    expect(stages('backward every 0:10: 1 2 3b')).toBe(3);
+    expect(stages('chunks every 0:10: 1 2 3b')).toBe(6);
+    expect(stages('pyramid every 0:10: 1 2 3b')).toBe(9);
+    expect(stages('kick-close every 0:10: 1 2 3b')).toBe(10);
+    expect(stages('levels every 0:10: 1 2 3b')).toBe(27);
+    expect(stages('singles every 0:10: 1 2 3b')).toBe(4);
+    expect(stages('join every 0:10: 1 2 // 3b 2')).toBe(9);
+    expect(work('build join every 0:10: 1 2 // 3b 2')[1]).toBe(36);
+  });
+
+  it('is refused with the block that most of it is in, by its title where it has one', () => {
+    const long = (times: number, title: string): string =>
+      `round 3:00 x${times}${title}\n${'  build pyramid every 0:01: 1 2 3 4 5 6 1 2 3 4 5 6 1 2 3 4 5 6 1 2 3 4 5 6\n'.repeat(6)}`;
+    const fault = (text: string): string | null => workFault(readTempoText(text).sheet);
+    expect(fault(`${long(2, ' "Hands"')}${long(99, ' "Legs"')}${long(2, '')}`)).toContain('(most of it in “Legs”)');
+    expect(fault(`core 1:00\n${long(99, '')}`)).toContain('(most of it in a round)');
+    expect(fault(long(2, ''))).toBeNull();
+  });
 });

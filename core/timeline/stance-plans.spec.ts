@@ -1,16 +1,12 @@
 import { readTempoText } from '../formats/tempo-text/read';
-import { compile } from '../timeline/compile';
-import { findings } from '../findings/index';
 import type { Sheet } from '../sheet/schema';
-import { tally } from '../tally/planned';
-import { balanceOf, stanceTimes } from '../tally/balance';
+import { compile } from './compile';
 
 const sheetOf = (...lines: string[]): Sheet => readTempoText(lines.join('\n')).sheet;
 const shown = (sheet: Sheet): string[] =>
   compile(sheet).leaves.map(
     ({ ms, mirrored, doing }) => `${ms / 1000} ${doing === 'change-over' ? 'settle' : mirrored ? 'other' : 'natural'}`,
   );
-const kinds = (sheet: Sheet): string[] => findings(sheet).map(({ kind }) => kind);
 
 // Trade page, section 8; times are house values: settle 3 s, first time in the other stance at 0.8 of the pace.
 describe('the stance plan', () => {
@@ -94,52 +90,100 @@ describe('the stance plan', () => {
     expect(pace('stances: each round, first at 1')).toEqual([1, 1, 1, 1]);
   });
 
-  it('measures both sides in strikes and seconds, and finds what is out of balance, with a mend', () => {
-    const sheet = sheetOf('stances: each round, first at 1', 'round 1:00 x4 rest 0:30: 1 1 2');
-    const balance = balanceOf(tally(compile(sheet), sheet.stance));
-    expect(balance.balanced).toBeTrue();
-    expect(balance.strikes.left).toBe(balance.strikes.right);
-    expect(Math.abs(balance.ms.left - balance.ms.right)).toBeLessThan(100);
-    expect(stanceTimes(compile(sheet))).toEqual({ natural: 120_000, other: 120_000, changes: 3 });
-    const odd = sheetOf('stances: each round, first at 1', 'round 1:00 x3 rest 0:30: 1 1 1 2');
-    const finding = findings(odd).find(({ kind }) => kind === 'stance balance');
-    const mended = finding?.mends[0]?.edit(odd);
-    expect(mended && kinds(mended)).not.toContain('stance balance');
+  it('lets a piece’s own stance go first, and settles where it leads into the other one', () => {
+    const stances = (...lines: string[]): string[] =>
+      compile(sheetOf(...lines)).leaves.map(
+        ({ ms, stance, mirrored, doing }) =>
+          `${ms / 1000} ${stance}${mirrored ? ' other' : ''}${doing === 'change-over' ? ' settle' : ''}`,
+      );
+    expect(stances('round 1:30', '0:30: 1', '0:30 southpaw: 1', '0:30: 1')).toEqual([
+      '30 orthodox',
+      '3 southpaw other settle',
+      '27 southpaw other',
+      '3 orthodox settle',
+      '27 orthodox',
+    ]);
+    // What a piece asks for that is so already changes nothing; at the beginning of a round it has settled.
+    expect(stances('round 1:00', '0:30: 1', '0:30 orthodox: 1')).toEqual(['30 orthodox', '30 orthodox']);
+    expect(stances('round 1:00', '0:30 southpaw: 1', '0:30 southpaw: 1')).toEqual([
+      '30 southpaw other',
+      '30 southpaw other',
+    ]);
+    // In a class turned round the usual stance is the other one, and a piece may ask for the natural one.
+    expect(stances('round 1:00 switch stance', '0:30: 1', '0:30 orthodox: 1')).toEqual([
+      '30 southpaw other',
+      '3 orthodox settle',
+      '27 orthodox',
+    ]);
+    // The plan’s own time to settle, and no more of it than the piece has.
+    expect(stances('stances: never, settle 5s', 'round 0:34', '0:30: 1', '0:04 southpaw: 1')).toEqual([
+      '30 orthodox',
+      '4 southpaw other settle',
+    ]);
   });
 
-  it('finds a change-over that falls on a new combination, and a plan inside of nothing', () => {
-    const both = sheetOf('stances: half round', 'round 1:00', '0:30: 1 2', '0:30: 2 3');
-    const finding = findings(both).find(({ kind }) => kind === 'stance and combination');
-    const mended = finding?.mends[0]?.edit(both);
-    expect(mended && kinds(mended)).not.toContain('stance and combination');
-    const apart = [
-      ['stances: half round', 'round 1:00: 1 2'],
-      // What comes again in the other stance is not new, and a rest is room enough.
-      ['stances: learn then mirror', 'round 2:00', '0:30: 1 2', '0:30: 2 3'],
-      ['stances: each round', 'round 1:00: 1 2', 'rest 0:30', 'round 1:00: 2 3'],
-    ];
-    expect(apart.length).toBeGreaterThan(0);
-    for (const lines of apart)
-      expect(kinds(sheetOf(...lines)))
-        .withContext(lines[0] ?? '')
-        .not.toContain('stance and combination');
-    // Without time to settle, or without a rest, it is found as well.
-    const together = [
-      ['stances: half round, settle 0s', 'round 1:00', '0:30: 1 2', '0:30: 2 3'],
-      ['stances: each round', 'round 1:00: 1 2', 'round 1:00: 2 3'],
-      ['round 1:00: 1 2', 'round 1:00 switch stance: 2 3'],
-    ];
-    expect(together.length).toBeGreaterThan(0);
-    for (const lines of together) {
-      const sheet = sheetOf(...lines);
-      const found = findings(sheet).find(({ kind }) => kind === 'stance and combination');
-      const after = found?.mends[0]?.edit(sheet);
-      expect(after && kinds(after))
-        .withContext(lines.join(', '))
-        .not.toContain('stance and combination');
-      expect(after).toBeDefined();
-    }
-    expect(kinds(sheetOf('stances: inside', 'round 1:00: 1 2'))).toContain('stance inside');
-    expect(kinds(sheetOf('stances: inside', 'round 1:00: 1 2 switch 1 2'))).not.toContain('stance inside');
+  it('in a rest between repeats the class stands as it did, with nothing in hand', () => {
+    const { leaves } = compile(sheetOf('round 1:00 x3 rest 0:30 switch stance: 1'));
+    expect(
+      leaves.map(({ block, betweenRepeats, mirrored, stance }) => [block, betweenRepeats, mirrored, stance]),
+    ).toEqual([
+      ['round', false, false, 'orthodox'],
+      ['rest', true, false, 'orthodox'],
+      ['round', false, true, 'southpaw'],
+      ['rest', true, true, 'southpaw'],
+      ['round', false, true, 'southpaw'],
+    ]);
+    const [, rest] = leaves;
+    expect(rest).toEqual(
+      jasmine.objectContaining({
+        kind: 'rest',
+        doing: 'words',
+        half: 'first',
+        bags: [],
+        round: null,
+        title: null,
+        at: 60_000,
+      }),
+    );
+  });
+
+  it('changes over before every second repeat, before a block that is not repeated, and nowhere else', () => {
+    const turned = (...lines: string[]): boolean[] => compile(sheetOf(...lines)).leaves.map(({ mirrored }) => mirrored);
+    expect(turned('round 1:00 x4 switch stance: 1')).toEqual([false, true, true, false]);
+    expect(turned('round 1:00: 1', 'core 1:00 switch stance: 1', 'round 1:00: 1')).toEqual([false, true, true]);
+    // By a plan only rounds count, from the second on.
+    expect(turned('stances: each round', 'core 1:00: 1', 'round 1:00: 1', 'core 1:00: 1', 'round 1:00: 1')).toEqual([
+      false,
+      false,
+      false,
+      true,
+    ]);
+    // A change-over that the coach wrote turns the class for what follows.
+    expect(turned('round 1:03', '0:30: 1', '0:03 switch stance', '0:30: 1', 'round 1:00: 1')).toEqual([
+      false,
+      true,
+      true,
+      true,
+    ]);
+  });
+
+  it('calls of the coach’s own are counted from the stretch they fall into, in their order', () => {
+    const says = compile(
+      sheetOf(
+        'round 1:00',
+        '  0:30: 1',
+        '  0:30: 2',
+        '  say "Last one" at 0:45',
+        '  say "Breathe" at 0:40',
+        '  say "Sharp" at 0:10',
+      ),
+    ).leaves.map((leaf) => leaf.says);
+    expect(says).toEqual([
+      [{ at: 10_000, words: 'Sharp' }],
+      [
+        { at: 10_000, words: 'Breathe' },
+        { at: 15_000, words: 'Last one' },
+      ],
+    ]);
   });
 });
