@@ -6,6 +6,7 @@ import { MatChipsModule } from '@angular/material/chips';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { FileButton } from '../../parts/fields/file-button';
 import { TextField } from '../../parts/fields/text-field';
+import { MeasuredScroll } from '../../parts/measured-scroll';
 import { MatIcon } from '@angular/material/icon';
 import { MatTooltip } from '@angular/material/tooltip';
 import { MatButtonModule } from '@angular/material/button';
@@ -117,6 +118,7 @@ const rowHeights = { close: 56, roomy: 64 } as const;
     CombinationCard,
     CompareView,
     ComposeCard,
+    MeasuredScroll,
     MergePreview,
     UnreadList,
   ],

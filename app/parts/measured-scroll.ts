@@ -1,0 +1,17 @@
+import { CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
+import { DestroyRef, Directive, ElementRef, inject } from '@angular/core';
+
+/**
+ * A virtual list whose place grows and shrinks with what is in it, or is hidden for a while: the CDK measures it anew only
+ * when the window changes, and would leave the lower half of a place that has grown empty.
+ * @example <cdk-virtual-scroll-viewport ktMeasured [itemSize]="56">
+ */
+@Directive({ selector: 'cdk-virtual-scroll-viewport[ktMeasured]' })
+export class MeasuredScroll {
+  constructor() {
+    const viewport = inject(CdkVirtualScrollViewport);
+    const observer = new ResizeObserver(() => viewport.checkViewportSize());
+    observer.observe(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement);
+    inject(DestroyRef).onDestroy(() => observer.disconnect());
+  }
+}
