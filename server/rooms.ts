@@ -51,6 +51,8 @@ interface Room {
   /** When the tablet was last on the line. */
   seen: number;
   readonly guests: Map<string, Guest>;
+  /** Addresses that were shut out: they stay out for as long as there is the code. */
+  readonly shut: Set<string>;
   next: number;
 }
 
@@ -123,6 +125,7 @@ export class Rooms {
     if (!room) return this.mistaken(line, 'no such code');
     if (hello.kind === 'control' && !isSame(hashOf(room.control), hello.secret))
       return this.mistaken(line, 'wrong secret');
+    if (room.shut.has(line.from)) return this.refuse(line, 'shut out');
     if (room.guests.size >= wallLimits.guests) return this.refuse(line, 'too many');
     return this.join(room, line, hello.kind === 'control' ? 'remote' : 'wall');
   }
@@ -156,6 +159,7 @@ export class Rooms {
       host: line,
       seen: now,
       guests: new Map(),
+      shut: new Set(),
       next: 1,
     };
     this.rooms.set(room.code, room);
@@ -201,13 +205,22 @@ export class Rooms {
         return;
       case 'shut': {
         const guest = room.guests.get(said.to);
-        if (guest) this.refuse(guest.line, 'shut out');
+        if (guest) this.shutOut(room, guest);
         return;
       }
       case 'close':
         this.end(room);
         return;
     }
+  }
+
+  /** Its address stays out, too, unless others of the room are at the same one: windows of one machine, say. */
+  private shutOut({ host, guests, shut }: Room, guest: Guest): void {
+    const { from } = guest.line;
+    const shared =
+      host?.from === from || [...guests.values()].some((each) => each !== guest && each.line.from === from);
+    if (!shared) shut.add(from);
+    this.refuse(guest.line, 'shut out');
   }
 
   private hearGuest(room: Room, guest: Guest, text: string): void {
