@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 
 test('alone: a combination from the book is looped slowly, one more when it sits, and the log keeps where it broke', async ({
   page,
@@ -33,4 +33,42 @@ test('alone: a combination from the book is looped slowly, one more when it sits
   await page.getByRole('link', { name: 'To the log' }).click();
   await expect(page.getByText('Solo: Ladder truck').first()).toBeVisible();
   await expect(page.getByText(/Broke: .* at move 3/).first()).toBeVisible();
+});
+
+/** Rows of a store whose text holds some words: what is shown is written a moment later. */
+const written = (page: Page, store: string, words: string): Promise<number> =>
+  page.evaluate(
+    ([name, part]) =>
+      new Promise<number>((done) => {
+        const open = indexedDB.open('keen-tempo');
+        open.onsuccess = () => {
+          const rows = open.result.transaction(name).objectStore(name).getAll();
+          rows.onsuccess = () => {
+            open.result.close();
+            done(rows.result.filter((row) => JSON.stringify(row).includes(part)).length);
+          };
+        };
+      }),
+    [store, words] as const,
+  );
+
+test('a reload takes a solo up on its rung, from its own page and from the list of sheets', async ({ page }) => {
+  await page.goto('/solo?text=1%202%203b%202&name=Ladder%20truck');
+  await page.getByRole('radio', { name: 'Right foot leads' }).click();
+  await page.getByRole('button', { name: 'Start' }).click();
+  for (let rung = 1; rung < 3; rung += 1) await page.keyboard.press('o');
+  await expect(page.getByText('Rung 3 of')).toContainText('1 2 3b at 60 %');
+  await expect.poll(() => written(page, 'choices', 'southpaw')).toBe(1);
+  await expect.poll(() => written(page, 'runs', '1 2 3b"')).toBe(1);
+  await page.reload();
+  await page.getByRole('button', { name: 'Resume there' }).click();
+  await expect(page.getByText('Rung 3 of')).toContainText('1 2 3b at 60 %');
+  await expect(page.getByText('Rung 3 of')).toContainText('right jab');
+  await page.keyboard.press('o');
+  await expect(page.getByText('Rung 4 of')).toContainText('1 2 3b 2 at 60 %');
+  await expect.poll(() => written(page, 'runs', '"swap","text":"1 2 3b 2"')).toBe(1);
+  await page.goto('/sheets');
+  await page.getByRole('link', { name: 'Take it up' }).click();
+  await page.getByRole('button', { name: 'Resume there' }).click();
+  await expect(page.getByText('Rung 4 of')).toContainText('1 2 3b 2 at 60 %');
 });

@@ -1,6 +1,7 @@
 import * as z from '../schemas';
 import { liveChangesSchema } from '../run/live-changes';
 import { deeds } from '../run/run';
+import { combinationTextSchema, wordsSchema } from '../sheet/pieces';
 import { sheetSchema } from '../sheet/schema';
 
 const time = z.number().check(z.gte(-3_600_000), z.lte(48 * 3_600_000));
@@ -107,5 +108,7 @@ export const unfinishedRunSchema = z.strictObject({
   rate: z.number().check(z.gte(0.1), z.lte(100)),
   /** When it was last seen, in milliseconds since 1970. */
   seen: z.number(),
+  /** The combination that is practised alone, in six, and its name; its rungs are climbed on where it is taken up. */
+  solo: z.optional(z.strictObject({ text: combinationTextSchema, name: wordsSchema })),
 });
 export type UnfinishedRun = z.infer<typeof unfinishedRunSchema>;

@@ -11,6 +11,8 @@ export class RunKeeper {
   private lastKept = -Infinity;
   /** The key under which the run is kept while it is not over, and the lock that says it is performed here. */
   key = '';
+  /** What is practised, where somebody runs alone. */
+  solo: UnfinishedRun['solo'];
   private free: () => void = () => undefined;
 
   /** Takes a run as this tab's own. */
@@ -24,7 +26,8 @@ export class RunKeeper {
   keep(now: boolean, run: () => UnfinishedRun): void {
     if (!now && performance.now() - this.lastKept < keepEveryMs) return;
     this.lastKept = performance.now();
-    void this.unfinished.put(this.key, run(), now);
+    const { solo } = this;
+    void this.unfinished.put(this.key, { ...run(), ...(solo ? { solo } : {}) }, now);
   }
 
   /** Writes the entry of a run that stands stopped and may go on. */

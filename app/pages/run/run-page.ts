@@ -15,7 +15,16 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
-import { addedMs, compile, faultsSeen, nameOfFault, sayClock, withRemindersOf, type Sheet } from '../../../core/index';
+import {
+  addedMs,
+  compile,
+  faultsSeen,
+  nameOfFault,
+  sayClock,
+  withRemindersOf,
+  type Sheet,
+  type UnfinishedRun,
+} from '../../../core/index';
 import { Hint } from '../../parts/hint';
 import { EntryForm } from '../../parts/entry-form';
 import { SheetStory } from '../../parts/sheet-story';
@@ -138,7 +147,7 @@ export class RunPage {
     this.listenToKeys();
     effect(() => {
       const [id, text, stance] = [this.id(), this.text(), this.stance()];
-      untracked(() => void (text ? this.loadSolo(text, stance) : this.load(id)));
+      untracked(() => void (text === undefined ? this.load(id) : this.loadSolo(text, stance)));
     });
     effect(() => {
       const sheet = this.toRun();
@@ -146,17 +155,23 @@ export class RunPage {
     });
   }
 
-  private async load(id: string): Promise<void> {
-    const [sheet, runs] = [await this.sheets.get(id), await firstValueFrom(this.unfinishedRuns.all$)];
-    const own = runs.filter(({ run }) => run.sheet.id === id);
+  /** The run that was broken off: the one that the address names, else the last seen of its kind. */
+  private async findBroken(isOwn: (run: UnfinishedRun) => boolean): Promise<void> {
+    const own = (await firstValueFrom(this.unfinishedRuns.all$)).filter(({ run }) => isOwn(run));
     this.unfinished.set(own.find(({ key }) => key === this.take()) ?? own[0] ?? null);
+  }
+
+  private async load(id: string): Promise<void> {
+    const [sheet] = await Promise.all([this.sheets.get(id), this.findBroken((run) => run.sheet.id === id)]);
     const stored = sheet ?? this.unfinished()?.run.sheet ?? null;
     this.seen.set(faultsSeen((await this.log.last())?.changes ?? []));
     this.stored.set(stored);
   }
 
-  private loadSolo(text: string, stance: 'orthodox' | 'southpaw'): void {
-    if (this.phase() === null) this.stored.set(this.solo.begin(text, this.name() ?? text, stance));
+  private async loadSolo(text: string, stance: 'orthodox' | 'southpaw'): Promise<void> {
+    if (this.phase() !== null) return;
+    this.stored.set(this.solo.begin(text, this.name() ?? text, stance));
+    await this.findBroken(({ solo }) => solo?.text === text);
   }
 
   /** Which foot leads, remembered for the next time. */
@@ -182,6 +197,7 @@ export class RunPage {
   }
 
   protected async takeUp({ key, run }: BrokenOff): Promise<void> {
+    if (run.solo) this.solo.begin(run.solo.text, run.solo.name, run.sheet.stance);
     await this.runner.takeUp(key, run);
     this.unfinished.set(null);
     void this.awake.keep();

@@ -12,7 +12,11 @@ import {
 import { freshId } from '../../services/fresh-id';
 import { Live } from './live';
 import { RunEntry } from './run-entry';
+import { RunKeeper } from './run-keeper';
 import { Runner } from './runner';
+
+/** So much of a name stands in the title of a solo. */
+const longestName = 150;
 
 /** One athlete alone: which rung is looped, one more when it sits, and where it broke. Rungs are live changes of an ordinary run. */
 @Injectable()
@@ -20,6 +24,7 @@ export class Solo {
   private readonly runner = inject(Runner);
   private readonly live = inject(Live);
   private readonly entries = inject(RunEntry);
+  private readonly keeper = inject(RunKeeper);
 
   private readonly goal = signal<Combination | null>(null);
   private readonly stance = signal<Stance>('orthodox');
@@ -43,12 +48,14 @@ export class Solo {
   /** What it broke on; null while it has not. */
   readonly broken = signal<SoloRung | null>(null);
 
-  /** The session of a solo; null where its text is no combination. */
-  begin(text: string, name: string, stance: Stance): ReturnType<typeof soloSheet> | null {
+  /** The session of a solo; null where its text is no combination. A name from an address may be of any length. */
+  begin(text: string, given: string, stance: Stance): ReturnType<typeof soloSheet> | null {
     const read = readCombination(text);
     if (!read.ok) return null;
+    const name = given.slice(0, longestName);
     this.goal.set(read.value);
     this.stance.set(stance);
+    this.keeper.solo = { text, name };
     return soloSheet(read.value, name, stance, freshId);
   }
 
