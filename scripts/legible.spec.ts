@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { layoutStaff } from '../app/parts/strike-staff/layout';
+import { move, six } from '../core/index';
 
 /**
  * A letter that somebody of 20/20 vision can just read is seen at five minutes of arc (Snellen's definition of the optotype,
@@ -40,5 +42,25 @@ describe('what a class reads across the room', () => {
     const others = [...styles.matchAll(/font-size: ([^;]+);/g)].map(([, size = '']) => size);
     expect(others.length).toBeGreaterThan(5);
     expect(others.filter((size) => !/^var\(--wall-[a-z]+\)$/.test(size))).toEqual([]);
+  });
+
+  it('has codes of moves at the height of comfort up to ten of them, and their names never under that of 20/20 up to twenty', () => {
+    const drawing = readFileSync(join(import.meta.dirname, '../app/parts/strike-staff/strike-staff.scss'), 'utf8');
+    const sizeOf = (pattern: RegExp): number => Number(pattern.exec(drawing)?.[1]);
+    const [code, name] = [sizeOf(/\nsvg \{[^}]*font: 700 (\d+)px/), sizeOf(/\.name \{[^}]*font-size: (\d+)px/)];
+    expect([code, name]).toEqual([14, 9]);
+    /** Millimetres of a capital of so many units, of a combination that fills a wall from side to side (its margins are 4 %). */
+    const heights = (moves: number, units: number): number => {
+      const items = Array.from({ length: moves }, (_, at) => (at % 2 === 0 ? move('jab') : move('cross')));
+      const { width } = layoutStaff(
+        { items },
+        { scheme: six, added: [], levels: 'used', study: null, names: true, aspect: 3 },
+      );
+      return (0.96 * screenMm * units * capital) / width;
+    };
+    for (const moves of [4, 6, 8, 10])
+      expect(heights(moves, code)).withContext(`codes of ${moves}`).toBeGreaterThanOrEqual(letterMm(comfort));
+    for (const moves of [4, 8, 12, 16, 20])
+      expect(heights(moves, name)).withContext(`names of ${moves}`).toBeGreaterThanOrEqual(letterMm(1));
   });
 });
