@@ -168,6 +168,18 @@ export default tseslint.config(
   },
   coreImports(['core/*.ts'], 0),
   ...rooms.map((room, at) => coreImports([`core/${room}/**/*.ts`], at + 1, room === 'sheet' ? [noBehaviour] : [])),
+  {
+    files: ['core/index.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'ExportNamedDeclaration[source][exportKind!="type"]',
+          message: 'export * only: a name by itself makes the bundler keep the whole core in one piece for every view',
+        },
+      ],
+    },
+  },
   { files: ['server/**/*.ts', 'cli/**/*.ts'], rules: { 'no-restricted-imports': ['error', onlyIndex] } },
   {
     files: ['app/**/*.ts'],

@@ -133,7 +133,7 @@ export * from './run/run';
 export * from './run/live-changes';
 export * from './live/live';
 export * from './live/end-in';
-export { withFreshDrills } from './live/drills';
+export * from './live/drills';
 export * from './run/where';
 export * from './run/breathing';
 export * from './sensors/pulse';
