@@ -129,6 +129,7 @@ export * from './script/script';
 export * from './script/shown';
 export * from './script/leaf-figure';
 export * from './run/clock';
+export * from './run/deeds';
 export * from './run/run';
 export * from './run/live-changes';
 export * from './live/live';

@@ -1,6 +1,6 @@
 import { readTempoText } from '../formats/tempo-text/read';
 import { digestOfRun } from '../progress/digest-of-run';
-import type { Deed } from '../run/run';
+import type { Deed } from '../run/deeds';
 import { compile } from '../timeline/compile';
 import { coverageOf, aimsMet, coverageOfCombination, sayNeglected } from './coverage';
 import { compareRounds, progressOfSheet, runsOf, sayProgress } from './compare-runs';

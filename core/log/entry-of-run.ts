@@ -1,6 +1,6 @@
 import { whatWasDone } from '../run/done';
 import type { LiveChange } from '../run/live-changes';
-import type { Deed } from '../run/run';
+import type { Deed } from '../run/deeds';
 import type { Sheet } from '../sheet/schema';
 import { tally } from '../tally/planned';
 import type { Timeline } from '../timeline/leaf';

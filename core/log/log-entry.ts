@@ -1,6 +1,6 @@
 import * as z from '../schemas';
 import { liveChangesSchema } from '../run/live-changes';
-import { deeds } from '../run/run';
+import { deeds } from '../run/deeds';
 import { combinationTextSchema, wordsSchema } from '../sheet/pieces';
 import { sheetSchema } from '../sheet/schema';
 

@@ -1,7 +1,7 @@
 import type { Leaf, Timeline } from '../timeline/leaf';
 import { planLeaf } from '../tally/planned';
 import type { Milliseconds, SessionTime } from '../units';
-import type { Deed } from './run';
+import type { Deed } from './deeds';
 
 /** What a run came to. */
 export interface Done {

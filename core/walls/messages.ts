@@ -1,6 +1,6 @@
 import * as z from '../schemas';
 import { liveChangeSchema } from '../run/live-changes';
-import { phases } from '../run/run';
+import { phases } from '../run/deeds';
 import { combinationTextSchema } from '../sheet/pieces';
 import { codeSigns, wallLimits } from './limits';
 import { wallPlanSchema, wallStateSchema } from './plan';

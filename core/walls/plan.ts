@@ -1,6 +1,6 @@
 import * as z from '../schemas';
 import { liveChangesSchema, type LiveChange } from '../run/live-changes';
-import { phases } from '../run/run';
+import { phases } from '../run/deeds';
 import { soundKinds } from '../script/sounds';
 import type { Script } from '../script/script';
 import type { Call } from '../script/call';

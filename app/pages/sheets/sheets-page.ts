@@ -100,8 +100,9 @@ export class SheetsPage {
   protected readonly listed = signal(false);
 
   constructor() {
+    // In a frame of its own: the list is on the screen before anything else is asked for.
     afterRenderEffect(() => {
-      if (this.rows()) this.listed.set(true);
+      if (this.rows()) requestAnimationFrame(() => this.listed.set(true));
     });
     // Figures that are not kept yet are worked out apart, and kept with the sheet.
     effect(() => {
