@@ -10,7 +10,6 @@ import { MeasuredScroll } from './measured-scroll';
     <div [hidden]="rows().length === 0">
       <cdk-virtual-scroll-viewport
         ktMeasured
-       
         itemSize="20"
         minBufferPx="20"
         maxBufferPx="20"
