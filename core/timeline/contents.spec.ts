@@ -165,7 +165,7 @@ describe('what fills a block', () => {
   });
 });
 
-describe('the stages of a build', () => {
+describe('the lengths and goals of a build', () => {
   it('last as they are told, the last length going on', () => {
     expect(stageLengths({ ...ladder, every: [10_000, 20_000] })).toEqual([10_000, 20_000, 20_000]);
     expect(stageLengths({ ...ladder, every: 'round' })).toEqual([]);
