@@ -27,6 +27,26 @@ describe('a bag beside the figure', () => {
     expect(ballSwing(ball).byHand).toBeCloseTo(0.5 / Math.sqrt(117 * 0.3), 9);
   });
 
+  it('hangs still before a blow, swings by its own figures after it, dies away and stands still again', () => {
+    // A light swing of a metre and three quarters out, once a second: in statures it is one (figure of 1.75 m).
+    const swing = { frequency: 1, byHand: 1.75, byLeg: 3.5 };
+    const after = (seconds: number): number => swungOut(figure, landed + 1000 * seconds, swing);
+    expect([after(-0.2), after(0)]).toEqual([0, 0]);
+    const [first, second] = [after(0.25), after(1.25)];
+    expect(first).toBeGreaterThan(0.5);
+    expect(first).toBeLessThan(1);
+    // It loses the same share with each second.
+    expect(second / first).toBeCloseTo(after(2.25) / second, 9);
+    expect(after(0.75) / first).toBeCloseTo(-Math.sqrt(second / first), 9);
+    expect(first).toBeCloseTo((second / first) ** 0.25, 9);
+    expect(after(60.25)).toBe(0);
+    // A leg sends it further than a hand.
+    const kick = readCombination('bk');
+    const kicked = figureOf(kick.ok ? kick.value : { items: [] }, 'orthodox');
+    const hit = kicked.motion.hits[0]?.at ?? 0;
+    expect(swungOut(kicked, hit + 250, swing)).toBeCloseTo(2 * first, 9);
+  });
+
   it('is drawn as its kind is: hung, standing, a ball between cords, and nothing on a free floor or for pads', () => {
     const parts = (kind: (typeof bagKinds)[number]): number =>
       sceneAt(figure, landed, views.side, bagBeside(bagNatures[kind], figure)).parts.filter(
