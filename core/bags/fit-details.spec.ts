@@ -93,4 +93,17 @@ describe('the opening of a combination', () => {
     expect(strikesIn(combination('[1 / 1 2 3] 2').items)).toBe(4);
     expect(strikesIn(combination('1+in 2').items)).toBe(2);
   });
+
+  it('keeps the ends of stages that are marked in it, where it is written out flat', () => {
+    const marked = (text: string, ...stageEnds: number[]) =>
+      shortenTo({ ...combination(text), stageEnds }, 2).stageEnds;
+    expect(marked('1 2 3 2', 1, 2, 3)).toEqual([1]);
+    expect(marked('1 2 3 2', 2, 3)).toBeUndefined();
+    expect(marked('(1 2)x2 3', 1)).toBeUndefined();
+  });
+
+  it('narrows a slot that is too full, and does without it where nothing is left', () => {
+    expect(cut('1 any 2 2', 2)).toBe('1 any 1');
+    expect(cut('1 2 any 2', 2)).toBe('1 2');
+  });
 });
