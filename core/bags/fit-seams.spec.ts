@@ -14,7 +14,7 @@ const combination = (text: string): Combination => {
 describe('a combination that sticks when it is adapted', () => {
   it('is mended by the smallest change that the bag takes, and says which', () => {
     const worked = [
-      // The hook is taken for a double, the two uppercuts to one height are one.
+      // Two uppercuts at two heights are a double; both to the head want winding up between them.
       ['5b 5', 'double-end', '5 sl-l 5', 'slip to the lead side first'],
       // The teep becomes a jab, and the block has loaded the other side.
       ['tp bl 5', 'double-end', '1 bl sl-l 5', 'slip to the lead side first'],

@@ -7,6 +7,7 @@ export const phases = ['running', 'paused', 'held', 'stopped', 'break', 'over'] 
  */
 export type Phase = (typeof phases)[number];
 
+/** What is done to a run, as its log has it. */
 export const deeds = [
   'start',
   'pause',
