@@ -1,31 +1,18 @@
 import { plain } from './saying';
 import fc from 'fast-check';
 import { readTempoText } from '../formats/tempo-text/read';
-import { sessionTemplates } from '../library/templates';
 import { compile } from '../timeline/compile';
-import { passesOf } from '../timeline/passes';
 import type { Sheet } from '../sheet/schema';
 import { findings } from '../findings/index';
-import { anySheet } from '../sheet/arbitrary-sheet.spec';
+import { apart } from './apart.spec';
 import { leastGap, spokenLength, type Call, type Candidate } from './call';
 import { bellPhrase, phrases } from './speech';
-import { candidatesOf } from './candidates';
 import { mostExact, schedule } from './schedule';
 import { startGrid, worthOf } from './solve';
-import { callOptionsOf, scriptOf } from './script';
+import { scriptOf } from './script';
 
 const track = (...lines: string[]) => scriptOf(readTempoText(lines.join('\n')).sheet);
 const said = (calls: readonly Call[]): string[] => calls.map(({ at, say }) => `${at / 1000} ${say}`);
-
-function apart(calls: readonly Call[]): void {
-  const sorted = [...calls].sort((a, b) => a.at - b.at);
-  sorted.slice(1).forEach((call, index) => {
-    const before = sorted[index];
-    expect(call.at - ((before?.at ?? 0) + (before?.ms ?? 0)))
-      .withContext(`${before?.say ?? ''} then ${call.say}`)
-      .toBeGreaterThanOrEqual(before?.kind === 'count' || call.kind === 'count' || call.kind === 'bell' ? 0 : leastGap);
-  });
-}
 
 /** The greatest worth there is, by trying everything: each candidate in each form at each start of the grid, or not at all. */
 function exhaustive(candidates: readonly Candidate[]): number {
@@ -209,34 +196,6 @@ describe('the call track of a sheet', () => {
     const long = sheet('Long', { atMs: 5000, say: Array.from({ length: 120 }, () => 'word').join(' ') });
     expect(focus(long)).toBeUndefined();
     expect(scriptOf(long).dropped.find(({ kind }) => kind === 'focus')?.why).toMatch(/^it takes 4\d\.\d s/);
-  });
-
-  it('keeps calls apart, in their windows, and quiet in the last second, on any sheet', () => {
-    let ran = 0;
-    const check = (sheet: Parameters<typeof scriptOf>[0]): void => {
-      const { calls, dropped } = scriptOf(sheet);
-      const timeline = compile(sheet);
-      const { candidates } = candidatesOf(timeline, callOptionsOf(sheet, timeline));
-      apart(calls);
-      expect(new Set(candidates.map(({ key }) => key)).size).toBe(candidates.length);
-      expect(calls.length + dropped.length).toBe(candidates.length);
-      const bells = passesOf(timeline)
-        .filter(({ block }) => block === 'round')
-        .flatMap(({ at, end }) => [at, end]);
-      for (const call of calls) {
-        expect(call.at >= call.opens && call.at + call.ms <= call.closes).toBeTrue();
-        if (call.kind === 'bell' || call.kind === 'count') continue;
-        ran += bells.length;
-        expect(bells.filter((bell) => call.at < bell && call.at + call.ms > bell - 1000))
-          .withContext(`bells that ${call.kind} “${call.say}” at ${call.at} runs into`)
-          .toEqual([]);
-        // What can move begins on the grid of 0.1 s.
-        if (call.closes - call.opens > call.ms) expect(call.at % startGrid).toBe(0);
-      }
-    };
-    fc.assert(fc.property(anySheet, check), { numRuns: 40 });
-    for (const { text } of sessionTemplates) check(readTempoText(text).sheet);
-    expect(ran).toBeGreaterThan(0);
   });
 
   it('finds a rest that is too short for what is said in it, with a mend that is enough', () => {
