@@ -100,10 +100,10 @@ describe('the list of sheets', () => {
 });
 
 describe('the log', () => {
-  const entries = (page: HTMLElement): HTMLElement[] => [
-    ...page.querySelectorAll<HTMLElement>('tr[mat-row]:not(.under)'),
-  ];
-  const ready = (page: HTMLElement): boolean => entries(page).length === 25;
+  const entries = (page: HTMLElement): HTMLElement[] => [...page.querySelectorAll<HTMLElement>('tr[mat-row]')];
+  /** As many as there is room for, and one at most above and below. */
+  const ready = (page: HTMLElement): boolean =>
+    entries(page).length >= 6 && (entries(page)[5]?.textContent ?? '').includes('planned');
 
   it('stands the latest first, with planned and done, and in other orders', async () => {
     const { host } = await open(LogPage, ready);
@@ -128,7 +128,8 @@ describe('the log', () => {
   it('keeps what is added afterwards, and refuses a count that cannot be', async () => {
     const { host, fixture } = await open(LogPage, (page) => ready(page));
     button(host, 'Change the entry of Ten minutes').click();
-    await fixture.whenStable();
+    await shows(host, (page) => page.querySelector('kt-entry-form') !== null);
+    expect(document.activeElement?.getAttribute('aria-label')).toBe('Entry of Ten minutes before the shift');
     const set = async (name: string, value: string): Promise<void> => {
       type(host, name, value);
       await fixture.whenStable();
@@ -144,8 +145,27 @@ describe('the log', () => {
         page.textContent.includes('Two more next time') &&
         (entries(page)[1]?.querySelector('.mat-column-effort')?.textContent ?? '').includes('9'),
     );
+    button(host, 'Close').click();
+    await shows(host, (page) => page.querySelector('kt-entry-form') === null);
+    expect(document.activeElement?.getAttribute('aria-label')).toMatch(/^Change the entry of Ten minutes/);
     const stored = await (await TestBed.inject(Store).database()).log.get('demo-entry-2');
     expect([stored?.entry.counted, stored?.entry.effort, stored?.entry.note]).toEqual([380, 9, 'Two more next time']);
+  });
+
+  it('draws what is in sight alone, and the rest as it is scrolled to, each under its week', async () => {
+    const { host } = await open(LogPage, (page) => ready(page));
+    button(host, 'By week').click();
+    await shows(host, (page) => page.querySelector('tr[mat-row] .head') !== null);
+    expect(entries(host).length).toBeLessThan(34);
+    expect(host.querySelector('table')?.getAttribute('aria-rowcount')).toBe('47');
+    const scroll = host.querySelector('cdk-virtual-scroll-viewport') as HTMLElement;
+    scroll.scrollTop = scroll.scrollHeight;
+    await shows(host, () => entries(host).at(-1)?.getAttribute('aria-rowindex') === '47');
+    await shows(host, () => entries(host).at(-1)?.textContent.includes('planned') ?? false);
+    // Whoever looks for something else begins at the top.
+    type(host, 'Find', 'alarm');
+    await shows(host, (page) => page.textContent.includes('1 entry') && entries(page).length === 2);
+    expect(scroll.scrollTop).toBe(0);
   });
 
   it('says so when it is empty', async () => {

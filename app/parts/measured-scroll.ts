@@ -1,6 +1,9 @@
 import { CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
 import { DestroyRef, Directive, ElementRef, inject } from '@angular/core';
 
+/** Height of a row of a long table by density, as the styles have it (`--row`): only the rows in sight, and a few beside them, are drawn. */
+export const rowHeights = { close: 56, roomy: 64 } as const;
+
 /**
  * A virtual list whose place grows and shrinks with what is in it, or is hidden for a while: the CDK measures it anew only
  * when the window changes, and would leave the lower half of a place that has grown empty.

@@ -1,5 +1,5 @@
 import { inject, Injectable, signal, type OnDestroy } from '@angular/core';
-import { combineLatest, debounceTime, type Observable, switchMap } from 'rxjs';
+import { combineLatest, debounceTime, map, type Observable, switchMap } from 'rxjs';
 import type { Adding } from '../store/digests';
 import type { LogSums } from '../workers/log-sums';
 import type { LogWorker } from '../workers/log.worker';
@@ -24,15 +24,18 @@ export class ProgressService implements OnDestroy {
   private waiting = 0;
   private watched: ReturnType<typeof setInterval> | undefined;
 
+  /** Says that something may stand differently in the log or the book: at the beginning, and at each change. */
+  readonly changes$ = combineLatest([
+    this.store.watch(({ log }) => log.count()),
+    this.store.watch(({ book }) => book.count()),
+  ]).pipe(
+    debounceTime(together),
+    map((): void => undefined),
+  );
+
   /** What a question comes to, again whenever the log or the book has changed. */
   watch<T>(question: (sums: Pick<ProgressService, 'ask'>) => Promise<T>): Observable<T> {
-    return combineLatest([
-      this.store.watch(({ log }) => log.count()),
-      this.store.watch(({ book }) => book.count()),
-    ]).pipe(
-      debounceTime(together),
-      switchMap(() => question(this)),
-    );
+    return this.changes$.pipe(switchMap(() => question(this)));
   }
 
   /** Asks once. `ask('overview', question)` */

@@ -64,7 +64,7 @@ describe('digests', () => {
     );
     const sums = new LogSums(database);
     const told: (number | undefined)[] = [];
-    const done = sums.page(anyEntry, 0, 1);
+    const done = sums.lines(anyEntry, false);
     let over = false;
     void done.then(() => (over = true));
     while (!over) {
@@ -76,13 +76,22 @@ describe('digests', () => {
     expect((await done).count).toBe(94);
   });
 
+  it('are searched as they are known where nothing has changed, and looked at anew where something has', async () => {
+    const sums = new LogSums(database);
+    const { count } = await sums.lines(anyEntry, false);
+    await database.log.delete('demo-entry-3');
+    expect((await sums.lines(anyEntry, true)).count).toBe(count);
+    expect((await sums.lines(anyEntry, false)).count).toBe(count - 1);
+    expect((await sums.lines(anyEntry, true)).count).toBe(count - 1);
+  });
+
   it('answer what is asked of the log', async () => {
     const sums = new LogSums(database);
-    const page = await sums.page({ ...anyEntry, words: 'alarm' }, 0, 25);
-    expect([page.count, page.rows.map(({ id }) => id)]).toEqual([1, ['demo-entry-3']]);
-    expect(
-      (await sums.page({ ...anyEntry, by: 'week' }, 0, 25)).rows.filter(({ head }) => head).length,
-    ).toBeGreaterThan(1);
+    // Nothing is known before the first look: it is looked at, whatever is said.
+    const found = await sums.lines({ ...anyEntry, words: 'alarm' }, true);
+    expect(found).toEqual({ count: 1, lines: [{ kind: 'entry', id: 'demo-entry-3' }] });
+    const weeks = await sums.lines({ ...anyEntry, by: 'week' }, false);
+    expect(weeks.lines.filter(({ kind }) => kind === 'head').length).toBeGreaterThan(1);
     expect(await sums.groups()).toEqual(['Off-shift class']);
     const compared = await sums.compared('demo-entry-1', 'demo-entry-2');
     expect(compared?.before.id).toBe('demo-entry-2');

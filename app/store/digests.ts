@@ -34,7 +34,7 @@ export interface Adding {
  * and worked out.
  */
 export class Digests {
-  private known = new Map<string, StoredDigest>();
+  private readonly kept = new Map<string, StoredDigest>();
   private read = false;
   /** How far it is where digests are being made; null where all are there. */
   adding: Adding | null = null;
@@ -54,7 +54,12 @@ export class Digests {
     const refreshed = this.next;
     this.last = refreshed.catch(() => undefined);
     await refreshed;
-    return [...this.known.values()];
+    return [...this.kept.values()];
+  }
+
+  /** Digests as they were at the last look; null before the first. */
+  known(): readonly Searched[] | null {
+    return this.read ? [...this.kept.values()] : null;
   }
 
   /** Every digest, without what a search looks at. */
@@ -66,17 +71,17 @@ export class Digests {
     const { log, digests } = this.database;
     const now = new Map((await log.orderBy('[id+rev]').keys()) as unknown as [string, number][]);
     if (!this.read) {
-      for (const row of await digests.toArray()) this.known.set(row.id, row);
+      for (const row of await digests.toArray()) this.kept.set(row.id, row);
       this.read = true;
     }
-    const gone = [...this.known.keys()].filter((id) => !now.has(id));
-    for (const id of gone) this.known.delete(id);
-    const old = [...now].flatMap(([id, rev]) => (this.isFresh(this.known.get(id), rev) ? [] : [id]));
+    const gone = [...this.kept.keys()].filter((id) => !now.has(id));
+    for (const id of gone) this.kept.delete(id);
+    const old = [...now].flatMap(([id, rev]) => (this.isFresh(this.kept.get(id), rev) ? [] : [id]));
     for (let at = 0; at < old.length; at += chunk) {
       this.adding = { done: at, of: old.length };
       const rows = await log.bulkGet(old.slice(at, at + chunk));
       const fresh = rows.flatMap((row) => (row ? (digestFor(row) ?? []) : []));
-      for (const row of fresh) this.known.set(row.id, row);
+      for (const row of fresh) this.kept.set(row.id, row);
       await this.keep(fresh);
     }
     this.adding = null;

@@ -5,7 +5,7 @@ import {
   coverageOf,
   energyOfSession,
   expectedCount,
-  logPage,
+  logLines,
   newProgramme,
   moveSession,
   overview,
@@ -20,7 +20,7 @@ import {
   type Day,
   type Digest,
   type Expected,
-  type LogPage,
+  type LogLines,
   type LogWish,
   type Overview,
   type PlannedPart,
@@ -65,9 +65,9 @@ export class LogSums {
     return this.digests.adding;
   }
 
-  /** A page of the log. */
-  async page(wish: LogWish, from: number, most: number): Promise<LogPage> {
-    return logPage(await this.digests.all(), wish, from, most);
+  /** The lines of the log; `known` where nothing has changed since the last question, which saves a look at each of its keys. */
+  async lines(wish: LogWish, known: boolean): Promise<LogLines> {
+    return logLines((known ? this.digests.known() : null) ?? (await this.digests.all()), wish);
   }
 
   async overview(question: ProgressQuestion): Promise<Overview> {

@@ -44,10 +44,14 @@ export interface LogHead {
   readonly load: Load;
 }
 
-/** A page of the log: entries by their ids, each with its head where it is the first under one. */
-export interface LogPage {
+/** A line of the list: an entry by its id, or what stands over those that follow. */
+export type LogLine =
+  { readonly kind: 'entry'; readonly id: string } | { readonly kind: 'head'; readonly head: LogHead };
+
+/** What is found, line by line, and how many of the lines are entries. */
+export interface LogLines {
   readonly count: number;
-  readonly rows: readonly { readonly id: string; readonly head: LogHead | null }[];
+  readonly lines: readonly LogLine[];
 }
 
 const figure: Readonly<Record<Exclude<LogOrder, 'title'>, (digest: Digest) => number>> = {
@@ -74,51 +78,59 @@ function keyOf({ day, sheetId }: Digest, by: LogGrouping): string {
   return by === 'day' ? isoDay(day) : by === 'week' ? isoDay(firstDayOf(weekOf(day))) : by === 'sheet' ? sheetId : '';
 }
 
-function inOrder(a: Digest, b: Digest, { order, down, by }: LogWish): number {
+function inOrder(a: Digest, b: Digest, { order, down }: LogWish): number {
   const turn = down ? -1 : 1;
-  if (by === 'sheet' && a.sheetId !== b.sheetId)
-    return a.title === b.title ? (a.sheetId < b.sheetId ? -1 : 1) : a.title < b.title ? -1 : 1;
-  // Under days and weeks those come in their order, and the wished one counts within.
-  if ((by === 'day' || by === 'week') && keyOf(a, by) !== keyOf(b, by)) return b.startedAt - a.startedAt;
   if (order === 'title')
     return (a.title < b.title ? -1 : a.title > b.title ? 1 : 0) * turn || b.startedAt - a.startedAt;
   return (figure[order](a) - figure[order](b)) * turn || b.startedAt - a.startedAt;
 }
 
+const lineOf = ({ id }: Digest): LogLine => ({ kind: 'entry', id });
+
+function headOf(key: string, group: readonly Digest[], by: LogGrouping): LogHead {
+  const last = group.reduce((late, each) => (late.startedAt > each.startedAt ? late : each));
+  return {
+    key,
+    day: by === 'sheet' ? null : by === 'day' ? last.day : firstDayOf(weekOf(last.day)),
+    // Of a sheet that was renamed, the title it had last.
+    title: last.title,
+    sessions: group.length,
+    load: group.reduce((sum, { learns, effort, ms }) => sum + (learns ? (sessionLoad(effort, ms) ?? 0) : 0), 0),
+  };
+}
+
+/** Days and weeks come the last first, sheets by their titles. */
+function headsInOrder(a: LogHead, b: LogHead): number {
+  return (b.day ?? 0) - (a.day ?? 0) || (a.title < b.title ? -1 : a.title > b.title ? 1 : a.key < b.key ? -1 : 1);
+}
+
+/** Entries that are in order, each under its head. */
+function underHeads(found: readonly Digest[], by: LogGrouping): readonly LogLine[] {
+  const groups = new Map<string, Digest[]>();
+  for (const digest of found) {
+    const key = keyOf(digest, by);
+    groups.set(key, groups.get(key) ?? []);
+    groups.get(key)?.push(digest);
+  }
+  return [...groups]
+    .map(([key, group]) => ({ head: headOf(key, group, by), group }))
+    .sort((a, b) => headsInOrder(a.head, b.head))
+    .flatMap(({ head, group }): readonly LogLine[] => [{ kind: 'head', head }, ...group.map(lineOf)]);
+}
+
 /**
- * A page of what is looked for in the log.
- * @example logPage(all, { ...anyEntry, by: 'week' }, 0, 25).rows[0]?.head?.sessions
+ * What is looked for in the log, in order, under its heads.
+ * @example logLines(all, { ...anyEntry, words: 'alarm' }).count
  */
-export function logPage(all: readonly Searched[], wish: LogWish, from: number, most: number): LogPage {
+export function logLines(all: readonly Searched[], wish: LogWish): LogLines {
   const looked = wish.words
     .toLowerCase()
     .split(/\s+/)
     .filter((word) => word !== '');
   const found = all.filter((each) => suits(each, wish, looked)).map(({ digest }) => digest);
   found.sort((a, b) => inOrder(a, b, wish));
-  const heads = new Map<string, { head: LogHead; first: string }>();
-  if (wish.by !== 'none')
-    for (const digest of found) {
-      const key = keyOf(digest, wish.by);
-      const load = digest.learns ? (sessionLoad(digest.effort, digest.ms) ?? 0) : 0;
-      const known = heads.get(key);
-      const day = wish.by === 'sheet' ? null : wish.by === 'day' ? digest.day : firstDayOf(weekOf(digest.day));
-      heads.set(key, {
-        first: known?.first ?? digest.id,
-        head: {
-          ...{ key, day, title: digest.title },
-          sessions: (known?.head.sessions ?? 0) + 1,
-          load: (known?.head.load ?? 0) + load,
-        },
-      });
-    }
-  const page = found.slice(from, from + most);
   return {
     count: found.length,
-    rows: page.map((digest, at) => {
-      const head = heads.get(keyOf(digest, wish.by));
-      // The head stands again on top of a page that goes on with it.
-      return { id: digest.id, head: head && (head.first === digest.id || at === 0) ? head.head : null };
-    }),
+    lines: wish.by === 'none' ? found.map(lineOf) : underHeads(found, wish.by),
   };
 }

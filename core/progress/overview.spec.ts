@@ -2,7 +2,7 @@ import { demoBook } from '../../demo/combinations';
 import { demoLog } from '../../demo/log';
 import { dayOf, firstDayOf, isoDay, weekOf } from '../log/day';
 import { digestOfRun } from './digest-of-run';
-import { anyEntry, logPage, type LogWish, type Searched } from './log-list';
+import { anyEntry, logLines, type LogWish, type Searched } from './log-list';
 import { overview, type ProgressQuestion } from './overview';
 
 const midnight = new Date(2026, 10, 23).getTime();
@@ -65,42 +65,74 @@ describe('the list of the log', () => {
     digest,
     words: `${entries[at]?.title} ${entries[at]?.note}`.toLowerCase(),
   }));
-  const page = (wish: Partial<LogWish>, from = 0) => logPage(searched, { ...anyEntry, ...wish }, from, 10);
+  const list = (wish: Partial<LogWish>) => logLines(searched, { ...anyEntry, ...wish });
+  const ids = (wish: Partial<LogWish>) => list(wish).lines.flatMap((line) => (line.kind === 'entry' ? line.id : []));
+  const heads = (wish: Partial<LogWish>) => list(wish).lines.flatMap((line) => (line.kind === 'head' ? line.head : []));
 
   it('is found by words, days, class, sheet and fault', () => {
-    expect(page({}).count).toBe(34);
-    expect(page({ words: 'roll CAME' }).rows.map(({ id }) => id)).toEqual(['demo-entry-1']);
-    expect(page({ words: 'nothing like it' }).count).toBe(0);
-    expect(page({ from: today - 7, to: today }).count).toBe(3);
-    expect(page({ group: 'nobody' }).count).toBe(0);
-    expect(page({ sheetId: 'demo-one-a-round' }).count).toBe(
+    expect(list({}).count).toBe(34);
+    expect(ids({ words: 'roll CAME' })).toEqual(['demo-entry-1']);
+    expect(list({ words: 'nothing like it' }).count).toBe(0);
+    expect(list({ from: today - 7, to: today }).count).toBe(3);
+    expect(list({ group: 'nobody' }).count).toBe(0);
+    expect(list({ sheetId: 'demo-one-a-round' }).count).toBe(
       digests.filter(({ sheetId }) => sheetId === 'demo-one-a-round').length,
     );
-    expect(page({ fault: 'hand-drops' }).count).toBe(6);
+    expect(list({ fault: 'hand-drops' }).count).toBe(6);
   });
 
-  it('is ordered by each column both ways, and comes in pages', () => {
-    const byEffort = page({ order: 'effort', down: true }).rows.map(
-      ({ id }) => digests.find((each) => each.id === id)?.effort ?? -1,
+  it('is ordered by each column both ways', () => {
+    const byEffort = ids({ order: 'effort', down: true }).map(
+      (id) => digests.find((each) => each.id === id)?.effort ?? -1,
     );
+    expect(byEffort.length).toBe(34);
     expect(byEffort).toEqual([...byEffort].sort((a, b) => b - a));
-    const titles = page({ order: 'title', down: false }).rows.map(
-      ({ id }) => digests.find((each) => each.id === id)?.title ?? '',
+    const titles = ids({ order: 'title', down: false }).map(
+      (id) => digests.find((each) => each.id === id)?.title ?? '',
     );
     expect(titles).toEqual([...titles].sort());
-    expect(page({}, 30).rows.length).toBe(4);
+    expect(new Set(titles).size).toBeGreaterThan(1);
   });
 
   it('is put together by week and by sheet, with what each comes to', () => {
-    const weeks = page({ by: 'week' });
-    const heads = weeks.rows.flatMap(({ head }) => head ?? []);
-    expect(heads.length).toBeGreaterThan(2);
-    expect(heads[0]?.sessions).toBe(3);
-    expect(heads.map(({ day }) => day)).toEqual([...heads.map(({ day }) => day)].sort((a, b) => (b ?? 0) - (a ?? 0)));
-    const sheets = logPage(searched, { ...anyEntry, by: 'sheet' }, 0, 100).rows.flatMap(({ head }) => head ?? []);
+    const weeks = heads({ by: 'week' });
+    expect(weeks.length).toBeGreaterThan(2);
+    expect(weeks[0]?.sessions).toBe(3);
+    expect(weeks.map(({ day }) => day)).toEqual([...weeks.map(({ day }) => day)].sort((a, b) => (b ?? 0) - (a ?? 0)));
+    const sheets = heads({ by: 'sheet' });
     expect(sheets.length).toBe(5);
     expect(sheets.reduce((sum, { sessions }) => sum + sessions, 0)).toBe(34);
-    // What goes on from the page before has its head again.
-    expect(page({ by: 'sheet' }, 1).rows[0]?.head?.title).toBe(page({ by: 'sheet' }).rows[0]?.head?.title);
+    expect(sheets.map(({ title }) => title)).toEqual([...sheets.map(({ title }) => title)].sort());
+    expect(heads({})).toEqual([]);
+  });
+
+  it('has each head above its own entries, in the order that is wished within', () => {
+    const { lines, count } = list({ by: 'sheet', order: 'when', down: false });
+    expect([lines.length, count]).toEqual([39, 34]);
+    let over = '';
+    let before = -Infinity;
+    for (const line of lines) {
+      const digest = line.kind === 'entry' ? digests.find(({ id }) => id === line.id) : null;
+      if (line.kind === 'head') over = line.head.key;
+      else expect(digest?.sheetId).toBe(over);
+      expect(digest === null || (digest?.startedAt ?? 0) > before).toBeTrue();
+      before = digest?.startedAt ?? -Infinity;
+    }
+  });
+
+  it('keeps a sheet that was renamed together, under the title it had last', () => {
+    const renamed = searched.map((each, at) => ({
+      ...each,
+      digest: { ...each.digest, title: at % 2 ? 'Ä later name' : each.digest.title },
+    }));
+    const found = logLines(renamed, { ...anyEntry, by: 'sheet' }).lines.flatMap((line) =>
+      line.kind === 'head' ? line.head : [],
+    );
+    expect(new Set(found.map(({ key }) => key)).size).toBe(5);
+    expect(found.length).toBe(5);
+    for (const { key, title } of found) {
+      const runs = renamed.filter(({ digest }) => digest.sheetId === key).map(({ digest }) => digest);
+      expect(title).toBe(runs.sort((a, b) => b.startedAt - a.startedAt)[0]?.title ?? '');
+    }
   });
 });

@@ -6,7 +6,7 @@ import { MatChipsModule } from '@angular/material/chips';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { FileButton } from '../../parts/fields/file-button';
 import { TextField } from '../../parts/fields/text-field';
-import { MeasuredScroll } from '../../parts/measured-scroll';
+import { MeasuredScroll, rowHeights } from '../../parts/measured-scroll';
 import { MatIcon } from '@angular/material/icon';
 import { MatTooltip } from '@angular/material/tooltip';
 import { MatButtonModule } from '@angular/material/button';
@@ -93,9 +93,6 @@ const chips = [
   },
   { key: 'flows', name: 'Flow', choices: [{ value: true, name: 'flows throughout' }] },
 ] as const;
-
-/** Height of a row by density, as the styles have it: only the rows in sight, and a few beside them, are drawn. */
-const rowHeights = { close: 56, roomy: 64 } as const;
 
 /** The coach's book of combinations. */
 @Component({

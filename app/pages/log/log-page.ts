@@ -1,5 +1,18 @@
+import { CdkVirtualScrollViewport, ScrollingModule } from '@angular/cdk/scrolling';
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { MatSortModule } from '@angular/material/sort';
 import { MatTableModule } from '@angular/material/table';
 import { MatTooltip } from '@angular/material/tooltip';
@@ -9,7 +22,7 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { MatMenuModule } from '@angular/material/menu';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { switchMap } from 'rxjs';
+import { combineLatest, of, startWith, switchMap } from 'rxjs';
 import {
   anyEntry,
   balanceGoal,
@@ -19,18 +32,21 @@ import {
   sayClock,
   type LogEntry,
   type LogHead,
+  type LogLine,
+  type LogLines,
   type LogWish,
   type Said,
 } from '../../../core/index';
 import { AddingUp } from '../../parts/adding-up';
 import { EntryForm } from '../../parts/entry-form';
 import { FileButton } from '../../parts/fields/file-button';
-import { Pages } from '../../parts/pages';
+import { MeasuredScroll, rowHeights } from '../../parts/measured-scroll';
 import { UnreadList } from '../../parts/unread-list';
 import { LogFilesService, type Incoming } from '../../services/log-files.service';
 import { LogService } from '../../services/log.service';
 import { NoticeService } from '../../services/notice.service';
 import { ProgressService } from '../../services/progress.service';
+import { SettingsService } from '../../services/settings.service';
 import { ByHandForm } from './by-hand-form';
 import { CompareRuns } from './compare-runs';
 import { CsvMappingForm } from './csv-mapping';
@@ -38,13 +54,13 @@ import { ForgetPerson } from './forget-person';
 import { LogFilter } from './log-filter';
 
 const weeks = 4;
-/** Rows that stand on one page of a list. */
-const longestList = 25;
+/** Lines that are read before it is known how many there is room for. */
+const firstLines = 30;
 
-/** A row of the list: an entry, with what stands over it. */
-interface Row {
-  readonly entry: LogEntry;
-  readonly head: LogHead | null;
+/** What is found, and the entries of the lines in sight. */
+interface Shown {
+  readonly found: LogLines;
+  readonly entries: ReadonlyMap<string, LogEntry>;
 }
 
 /** What happened, the latest first unless ordered otherwise. */
@@ -53,7 +69,7 @@ interface Row {
   imports: [
     AddingUp,
     ...[MatSortModule, MatTableModule, MatTooltip, MatIcon, MatButtonModule, MatCheckbox, MatMenuModule],
-    ...[DatePipe, RouterLink, EntryForm, FileButton, Pages, UnreadList],
+    ...[DatePipe, RouterLink, ScrollingModule, EntryForm, FileButton, MeasuredScroll, UnreadList],
     ...[ByHandForm, CompareRuns, CsvMappingForm, ForgetPerson, LogFilter],
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -69,6 +85,7 @@ export class LogPage {
   private readonly files = inject(LogFilesService);
   private readonly notices = inject(NoticeService);
   private readonly progress = inject(ProgressService);
+  private readonly settings = inject(SettingsService);
 
   protected readonly open = linkedSignal<string | undefined, string | null>({
     source: this.entry,
@@ -80,8 +97,6 @@ export class LogPage {
     source: this.sheet,
     computation: (sheetId) => (sheetId === undefined ? anyEntry : { ...anyEntry, sheetId }),
   });
-  protected readonly pageIndex = linkedSignal<LogWish, number>({ source: this.wish, computation: () => 0 });
-  protected readonly pageSize = longestList;
   protected readonly columns = ['choose', 'when', 'title', 'time', 'rounds', 'punches', 'effort', 'change'];
   /** Its last two runs stand beside each other at once. */
   private readonly lastTwo = toSignal(
@@ -101,29 +116,39 @@ export class LogPage {
   protected readonly mapping = signal<Extract<Incoming, { kind: 'other' }> | null>(null);
   protected readonly refusal = signal<string | null>(null);
 
-  private readonly wanted = computed(() => ({ index: this.pageIndex(), wish: this.wish() }));
-  protected readonly page = toSignal(
-    toObservable(this.wanted).pipe(
-      switchMap(({ index, wish }) =>
-        this.progress.watch(async (progress) => {
-          const { rows, count } = await progress.ask('page', wish, index * longestList, longestList);
-          const entries = new Map((await this.log.byIds(rows.map(({ id }) => id))).map((each) => [each.id, each]));
-          return {
-            count,
-            rows: rows.flatMap(({ id, head }): readonly Row[] => {
-              const entry = entries.get(id);
-              return entry ? [{ entry, head }] : [];
-            }),
-          };
-        }),
+  /** Looks at the whole log at the beginning and whenever it has changed; another wish alone is met from what is known. */
+  private readonly wish$ = toObservable(this.wish);
+  private readonly found$ = this.progress.changes$.pipe(
+    switchMap(() => this.wish$.pipe(switchMap((wish, nth) => this.progress.ask('lines', wish, nth > 0)))),
+  );
+  private readonly scroll = viewChild(CdkVirtualScrollViewport);
+  private readonly range$ = toObservable(this.scroll).pipe(
+    switchMap((scroll) => scroll?.renderedRangeStream ?? of({ start: 0, end: firstLines })),
+  );
+  protected readonly shown = toSignal(
+    combineLatest([this.found$, this.range$]).pipe(
+      switchMap(async ([found, { start, end }]): Promise<Shown> => {
+        const ids = found.lines.slice(start, end).flatMap((line) => (line.kind === 'entry' ? line.id : []));
+        const entries = await this.log.byIds(ids);
+        return { found, entries: new Map(entries.map((entry) => [entry.id, entry])) };
+      }),
+    ),
+  );
+  protected readonly searching = computed(() => this.wish() !== anyEntry);
+  protected readonly rowHeight = computed(() => rowHeights[this.settings.settings().density]);
+  protected readonly byLine = (_: number, line: LogLine): string => (line.kind === 'entry' ? line.id : line.head.key);
+
+  /** The entry that is open, as it stands in the log. */
+  protected readonly opened = toSignal(
+    toObservable(this.open).pipe(
+      switchMap((id) =>
+        this.progress.changes$.pipe(
+          startWith(undefined),
+          switchMap(async () => (id === null ? null : (await this.log.byIds([id]))[0])),
+        ),
       ),
     ),
   );
-  protected readonly rows = computed(() => this.page()?.rows);
-  protected readonly searching = computed(() => this.wish() !== anyEntry);
-  /** With its head: a row that gets one is drawn anew, the head above it. */
-  protected readonly byId = (_: number, { entry, head }: Row): string => `${entry.id} ${head?.key ?? ''}`;
-  protected readonly hasHead = (_: number, { head }: Row): boolean => head !== null;
 
   /** Left and right of the last four weeks, as planned and by the share that was done; null where nothing was run. */
   protected readonly balance = toSignal(
@@ -150,6 +175,34 @@ export class LogPage {
     if (order) this.wish.update((wish) => ({ ...wish, order, down }));
   }
 
+  private readonly card = viewChild<ElementRef<HTMLElement>>('card');
+  /** By what an entry was opened. */
+  private pressed: HTMLElement | null = null;
+
+  constructor() {
+    effect(() => this.card()?.nativeElement.focus());
+    // Whoever looks for something else begins at the top of what is found.
+    effect(() => {
+      if (this.wish()) untracked(this.scroll)?.scrollToOffset(0);
+    });
+  }
+
+  protected entryOf(line: LogLine): LogEntry | undefined {
+    return line.kind === 'entry' ? this.shown()?.entries.get(line.id) : undefined;
+  }
+
+  /** Opens an entry above the list, with the cursor in it. */
+  protected change(id: string, { currentTarget }: Event): void {
+    this.pressed = currentTarget as HTMLElement;
+    this.open.set(id);
+  }
+
+  /** Closes it, and the cursor is again where it was opened. */
+  protected close(): void {
+    this.open.set(null);
+    this.pressed?.focus();
+  }
+
   protected tagsOf({ done, rehearsal, brokenOff, byHand, who }: LogEntry): readonly string[] {
     return [
       ...(done.finished ? [] : [brokenOff ? 'broken off' : 'given up']),
@@ -166,12 +219,13 @@ export class LogPage {
   }
 
   protected readonly momentOf = momentOf;
+  protected readonly headFormat = computed(() => (this.wish().by === 'week' ? "'Week of 'd MMMM y" : 'EEEE d MMMM y'));
 
   protected time(ms: number): string {
     return sayClock(Math.round(ms / 1000) * 1000);
   }
 
-  protected change(entry: LogEntry, change: Said): void {
+  protected amend(entry: LogEntry, change: Said): void {
     void this.log.change(entry, change);
   }
 
