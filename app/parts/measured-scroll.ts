@@ -5,6 +5,12 @@ import { DestroyRef, Directive, ElementRef, inject } from '@angular/core';
 export const rowHeights = { close: 56, roomy: 64 } as const;
 
 /**
+ * Tells the rows of a long table apart by where they stand: what is found at the next key is written into the rows that are
+ * there. By what stands in them, each row would be taken out and put in again, styled and measured anew.
+ */
+export const byPlace = (place: number): number => place;
+
+/**
  * A virtual list whose place grows and shrinks with what is in it, or is hidden for a while: the CDK measures it anew only
  * when the window changes, and would leave the lower half of a place that has grown empty.
  * @example <cdk-virtual-scroll-viewport ktMeasured [itemSize]="56">

@@ -35,12 +35,13 @@ export interface Adding {
  */
 export class Digests {
   private readonly kept = new Map<string, StoredDigest>();
-  private read = false;
+  /** All of them as they were at the last look, the very same list while nothing changes; null before the first. */
+  known: readonly Searched[] | null = null;
   /** How far it is where digests are being made; null where all are there. */
   adding: Adding | null = null;
-  private last: Promise<void> = Promise.resolve();
+  private last: Promise<unknown> = Promise.resolve();
   /** A look that has not begun. */
-  private next: Promise<void> | null = null;
+  private next: Promise<readonly Searched[]> | null = null;
 
   constructor(private readonly database: Database) {}
 
@@ -53,13 +54,7 @@ export class Digests {
     });
     const refreshed = this.next;
     this.last = refreshed.catch(() => undefined);
-    await refreshed;
-    return [...this.kept.values()];
-  }
-
-  /** Digests as they were at the last look; null before the first. */
-  known(): readonly Searched[] | null {
-    return this.read ? [...this.kept.values()] : null;
+    return refreshed;
   }
 
   /** Every digest, without what a search looks at. */
@@ -67,13 +62,10 @@ export class Digests {
     return (await this.all()).map(({ digest }) => digest);
   }
 
-  private async refresh(): Promise<void> {
+  private async refresh(): Promise<readonly Searched[]> {
     const { log, digests } = this.database;
     const now = new Map((await log.orderBy('[id+rev]').keys()) as unknown as [string, number][]);
-    if (!this.read) {
-      for (const row of await digests.toArray()) this.kept.set(row.id, row);
-      this.read = true;
-    }
+    if (!this.known) for (const row of await digests.toArray()) this.kept.set(row.id, row);
     const gone = [...this.kept.keys()].filter((id) => !now.has(id));
     for (const id of gone) this.kept.delete(id);
     const old = [...now].flatMap(([id, rev]) => (this.isFresh(this.kept.get(id), rev) ? [] : [id]));
@@ -86,6 +78,8 @@ export class Digests {
     }
     this.adding = null;
     if (gone.length > 0) await digests.bulkDelete(gone).catch(() => undefined);
+    if (!this.known || gone.length > 0 || old.length > 0) this.known = [...this.kept.values()];
+    return this.known;
   }
 
   /** A day is one of the place where the coach is: a digest that was made elsewhere has another. */

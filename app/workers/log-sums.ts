@@ -7,6 +7,7 @@ import {
   expectedCount,
   logLines,
   newProgramme,
+  orderLog,
   moveSession,
   overview,
   progressOfSheet,
@@ -29,6 +30,7 @@ import {
   type ProgrammeWishes,
   type ProgressQuestion,
   type Replanned,
+  type Searched,
   type Sheet,
 } from '../../core/index';
 import type { Database } from '../store/database';
@@ -50,6 +52,8 @@ export interface Compared {
 /** Everything that is asked of the whole log; long work over much data. In a worker, or where there is none, on the page. */
 export class LogSums {
   private readonly digests: Digests;
+  /** The log in the order that was wished last. */
+  private ordered: (Pick<LogWish, 'order' | 'down'> & Record<'all' | 'list', readonly Searched[]>) | null = null;
 
   constructor(private readonly database: Database) {
     this.digests = new Digests(database);
@@ -67,7 +71,10 @@ export class LogSums {
 
   /** The lines of the log; `known` where nothing has changed since the last question, which saves a look at each of its keys. */
   async lines(wish: LogWish, known: boolean): Promise<LogLines> {
-    return logLines((known ? this.digests.known() : null) ?? (await this.digests.all()), wish);
+    const all = (known && this.digests.known) || (await this.digests.all());
+    if (this.ordered?.all !== all || this.ordered.order !== wish.order || this.ordered.down !== wish.down)
+      this.ordered = { all, order: wish.order, down: wish.down, list: orderLog(all, wish) };
+    return logLines(this.ordered.list, wish);
   }
 
   async overview(question: ProgressQuestion): Promise<Overview> {

@@ -1,4 +1,4 @@
-import { firstDayOf, isoDay, weekOf, type Day } from '../log/day';
+import { firstDayOf, weekOf, type Day } from '../log/day';
 import type { Digest } from '../log/digest';
 import { sessionLoad, type Load } from '../log/load';
 
@@ -36,7 +36,6 @@ export interface Searched {
 
 /** What stands over the entries of a day, a week or a sheet. */
 export interface LogHead {
-  readonly key: string;
   /** The day or the Monday; null where a sheet is meant. */
   readonly day: Day | null;
   readonly title: string;
@@ -44,9 +43,8 @@ export interface LogHead {
   readonly load: Load;
 }
 
-/** A line of the list: an entry by its id, or what stands over those that follow. */
-export type LogLine =
-  { readonly kind: 'entry'; readonly id: string } | { readonly kind: 'head'; readonly head: LogHead };
+/** A line of the list: an entry, by its id alone since there are thousands, or what stands over those that follow. */
+export type LogLine = string | LogHead;
 
 /** What is found, line by line, and how many of the lines are entries. */
 export interface LogLines {
@@ -74,24 +72,27 @@ function suits({ digest, words }: Searched, wish: LogWish, looked: readonly stri
   );
 }
 
-function keyOf({ day, sheetId }: Digest, by: LogGrouping): string {
-  return by === 'day' ? isoDay(day) : by === 'week' ? isoDay(firstDayOf(weekOf(day))) : by === 'sheet' ? sheetId : '';
-}
-
-function inOrder(a: Digest, b: Digest, { order, down }: LogWish): number {
+/** The whole log in an order, for every search until another order is wished. */
+export function orderLog(
+  all: readonly Searched[],
+  { order, down }: Pick<LogWish, 'order' | 'down'>,
+): readonly Searched[] {
   const turn = down ? -1 : 1;
-  if (order === 'title')
-    return (a.title < b.title ? -1 : a.title > b.title ? 1 : 0) * turn || b.startedAt - a.startedAt;
-  return (figure[order](a) - figure[order](b)) * turn || b.startedAt - a.startedAt;
+  const compared = (a: Digest, b: Digest): number =>
+    order === 'title' ? (a.title < b.title ? -1 : a.title > b.title ? 1 : 0) : figure[order](a) - figure[order](b);
+  return [...all].sort(({ digest: a }, { digest: b }) => compared(a, b) * turn || b.startedAt - a.startedAt);
 }
 
-const lineOf = ({ id }: Digest): LogLine => ({ kind: 'entry', id });
+const keys: Readonly<Record<Exclude<LogGrouping, 'none'>, (digest: Digest) => Day | string>> = {
+  day: ({ day }) => day,
+  week: ({ day }) => firstDayOf(weekOf(day)),
+  sheet: ({ sheetId }) => sheetId,
+};
 
-function headOf(key: string, group: readonly Digest[], by: LogGrouping): LogHead {
+function headOf(key: Day | string, group: readonly Digest[]): LogHead {
   const last = group.reduce((late, each) => (late.startedAt > each.startedAt ? late : each));
   return {
-    key,
-    day: by === 'sheet' ? null : by === 'day' ? last.day : firstDayOf(weekOf(last.day)),
+    day: typeof key === 'string' ? null : key,
     // Of a sheet that was renamed, the title it had last.
     title: last.title,
     sessions: group.length,
@@ -101,36 +102,35 @@ function headOf(key: string, group: readonly Digest[], by: LogGrouping): LogHead
 
 /** Days and weeks come the last first, sheets by their titles. */
 function headsInOrder(a: LogHead, b: LogHead): number {
-  return (b.day ?? 0) - (a.day ?? 0) || (a.title < b.title ? -1 : a.title > b.title ? 1 : a.key < b.key ? -1 : 1);
+  return (b.day ?? 0) - (a.day ?? 0) || (a.title < b.title ? -1 : a.title > b.title ? 1 : 0);
 }
 
 /** Entries that are in order, each under its head. */
-function underHeads(found: readonly Digest[], by: LogGrouping): readonly LogLine[] {
-  const groups = new Map<string, Digest[]>();
+function underHeads(found: readonly Digest[], keyOf: (digest: Digest) => Day | string): readonly LogLine[] {
+  const groups = new Map<Day | string, Digest[]>();
   for (const digest of found) {
-    const key = keyOf(digest, by);
+    const key = keyOf(digest);
     groups.set(key, groups.get(key) ?? []);
     groups.get(key)?.push(digest);
   }
   return [...groups]
-    .map(([key, group]) => ({ head: headOf(key, group, by), group }))
+    .map(([key, group]) => ({ head: headOf(key, group), group }))
     .sort((a, b) => headsInOrder(a.head, b.head))
-    .flatMap(({ head, group }): readonly LogLine[] => [{ kind: 'head', head }, ...group.map(lineOf)]);
+    .flatMap(({ head, group }): readonly LogLine[] => [head, ...group.map(({ id }) => id)]);
 }
 
 /**
- * What is looked for in the log, in order, under its heads.
- * @example logLines(all, { ...anyEntry, words: 'alarm' }).count
+ * What is looked for in a log that stands in its order, under its heads.
+ * @example logLines(orderLog(all, anyEntry), { ...anyEntry, words: 'alarm' }).count
  */
-export function logLines(all: readonly Searched[], wish: LogWish): LogLines {
+export function logLines(ordered: readonly Searched[], wish: LogWish): LogLines {
   const looked = wish.words
     .toLowerCase()
     .split(/\s+/)
     .filter((word) => word !== '');
-  const found = all.filter((each) => suits(each, wish, looked)).map(({ digest }) => digest);
-  found.sort((a, b) => inOrder(a, b, wish));
+  const found = ordered.filter((each) => suits(each, wish, looked)).map(({ digest }) => digest);
   return {
     count: found.length,
-    lines: wish.by === 'none' ? found.map(lineOf) : underHeads(found, wish.by),
+    lines: wish.by === 'none' ? found.map(({ id }) => id) : underHeads(found, keys[wish.by]),
   };
 }

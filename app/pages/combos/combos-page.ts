@@ -6,7 +6,7 @@ import { MatChipsModule } from '@angular/material/chips';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { FileButton } from '../../parts/fields/file-button';
 import { TextField } from '../../parts/fields/text-field';
-import { MeasuredScroll, rowHeights } from '../../parts/measured-scroll';
+import { byPlace, MeasuredScroll, rowHeights } from '../../parts/measured-scroll';
 import { MatIcon } from '@angular/material/icon';
 import { MatTooltip } from '@angular/material/tooltip';
 import { MatButtonModule } from '@angular/material/button';
@@ -179,7 +179,7 @@ export class CombosPage {
     source: () => this.rows() ?? [],
     computation: (rows, before) => rows.find(({ entry }) => entry.id === before?.value?.entry.id) ?? rows[0] ?? null,
   });
-  protected readonly byId = (_: number, row: BookRow): string => row.entry.id;
+  protected readonly byPlace = byPlace;
 
   protected about({ level, bag, tags }: BookEntry): string {
     return [level ?? 'any level', ...(bag ? [bag] : []), ...tags].join(' · ');

@@ -40,7 +40,7 @@ import {
 import { AddingUp } from '../../parts/adding-up';
 import { EntryForm } from '../../parts/entry-form';
 import { FileButton } from '../../parts/fields/file-button';
-import { MeasuredScroll, rowHeights } from '../../parts/measured-scroll';
+import { byPlace, MeasuredScroll, rowHeights } from '../../parts/measured-scroll';
 import { UnreadList } from '../../parts/unread-list';
 import { LogFilesService, type Incoming } from '../../services/log-files.service';
 import { LogService } from '../../services/log.service';
@@ -57,7 +57,10 @@ const weeks = 4;
 /** Lines that are read before it is known how many there is room for. */
 const firstLines = 30;
 
-/** What is found, and the entries of the lines in sight. */
+/** Entries that are kept at hand: each holds the sheet that was run. */
+const mostKept = 300;
+
+/** What is found, and the entries of the lines in sight and of those seen before. */
 interface Shown {
   readonly found: LogLines;
   readonly entries: ReadonlyMap<string, LogEntry>;
@@ -116,27 +119,33 @@ export class LogPage {
   protected readonly mapping = signal<Extract<Incoming, { kind: 'other' }> | null>(null);
   protected readonly refusal = signal<string | null>(null);
 
-  /** Looks at the whole log at the beginning and whenever it has changed; another wish alone is met from what is known. */
   private readonly wish$ = toObservable(this.wish);
-  private readonly found$ = this.progress.changes$.pipe(
-    switchMap(() => this.wish$.pipe(switchMap((wish, nth) => this.progress.ask('lines', wish, nth > 0)))),
-  );
   private readonly scroll = viewChild(CdkVirtualScrollViewport);
   private readonly range$ = toObservable(this.scroll).pipe(
-    switchMap((scroll) => scroll?.renderedRangeStream ?? of({ start: 0, end: firstLines })),
+    switchMap((scroll) =>
+      scroll
+        ? scroll.renderedRangeStream.pipe(startWith(scroll.getRenderedRange()))
+        : of({ start: 0, end: firstLines }),
+    ),
   );
+  /** Looks at the whole log at the beginning and whenever it has changed; another wish alone is met from what is known. */
   protected readonly shown = toSignal(
-    combineLatest([this.found$, this.range$]).pipe(
-      switchMap(async ([found, { start, end }]): Promise<Shown> => {
-        const ids = found.lines.slice(start, end).flatMap((line) => (line.kind === 'entry' ? line.id : []));
-        const entries = await this.log.byIds(ids);
-        return { found, entries: new Map(entries.map((entry) => [entry.id, entry])) };
+    this.progress.changes$.pipe(
+      switchMap(() => {
+        const entries = new Map<string, LogEntry>();
+        const found$ = this.wish$.pipe(switchMap((wish, nth) => this.progress.ask('lines', wish, nth > 0)));
+        return combineLatest([found$, this.range$]).pipe(
+          switchMap(async ([found, { start, end }]): Promise<Shown> => {
+            await this.read(found.lines.slice(start, end), entries);
+            return { found, entries };
+          }),
+        );
       }),
     ),
   );
   protected readonly searching = computed(() => this.wish() !== anyEntry);
   protected readonly rowHeight = computed(() => rowHeights[this.settings.settings().density]);
-  protected readonly byLine = (_: number, line: LogLine): string => (line.kind === 'entry' ? line.id : line.head.key);
+  protected readonly byPlace = byPlace;
 
   /** The entry that is open, as it stands in the log. */
   protected readonly opened = toSignal(
@@ -183,12 +192,24 @@ export class LogPage {
     effect(() => this.card()?.nativeElement.focus());
     // Whoever looks for something else begins at the top of what is found.
     effect(() => {
-      if (this.wish()) untracked(this.scroll)?.scrollToOffset(0);
+      const list = this.wish() && untracked(this.scroll)?.elementRef.nativeElement;
+      if (list && list.scrollTop > 0) list.scrollTop = 0;
     });
   }
 
+  /** Reads the entries of some lines to those that were read before, as long as these are few. */
+  private async read(lines: readonly LogLine[], entries: Map<string, LogEntry>): Promise<void> {
+    if (entries.size > mostKept) entries.clear();
+    const ids = lines.flatMap((line) => (typeof line === 'string' && !entries.has(line) ? line : []));
+    if (ids.length > 0) for (const entry of await this.log.byIds(ids)) entries.set(entry.id, entry);
+  }
+
   protected entryOf(line: LogLine): LogEntry | undefined {
-    return line.kind === 'entry' ? this.shown()?.entries.get(line.id) : undefined;
+    return typeof line === 'string' ? this.shown()?.entries.get(line) : undefined;
+  }
+
+  protected headOf(line: LogLine): LogHead | null {
+    return typeof line === 'string' ? null : line;
   }
 
   /** Opens an entry above the list, with the cursor in it. */

@@ -1,0 +1,1 @@
+import { benchProgress } from './bench/tmp-progress'; await benchProgress();
