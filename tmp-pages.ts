@@ -1,1 +1,1 @@
-import { benchProgress } from './bench/tmp-progress'; await benchProgress();
+import { benchProgress } from './bench/progress'; await benchProgress();

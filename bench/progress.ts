@@ -27,7 +27,8 @@ const typed = [
 async function filtering(page: Page, count: number): Promise<number[]> {
   await page.goto('/log');
   await page.getByText(`${count} entries`).waitFor();
-  await page.locator('tr[mat-row]').first().waitFor();
+  // Stands there as soon as the whole log has been looked at.
+  await page.getByText('Last four weeks').waitFor();
   return page.evaluate(async (words) => {
     const field = document.querySelector<HTMLInputElement>('kt-log-filter input');
     const list = document.querySelector<HTMLElement>('kt-log-page');
@@ -67,7 +68,7 @@ export async function benchProgress(): Promise<void> {
     await fill(page, { sheets: 5, log: entries, book: 12 });
     const start = performance.now();
     await page.goto('/log');
-    await page.getByText(`${entries} entries`).waitFor({ timeout: 300_000 });
+    await page.getByText('Last four weeks').waitFor({ timeout: 300_000 });
     return {
       first: performance.now() - start,
       log: await opening(page, '/log', 'tr[mat-row]'),

@@ -105,5 +105,7 @@ export class Database extends Dexie {
           .toCollection()
           .modify((row: { rev?: number }) => void (row.rev ??= 1)),
       );
+    // By the count alone thousands of keys come at once; by both, each was a step of its own.
+    this.version(7).stores({ log: 'id, startedAt, sheetId, [sheetId+startedAt], rev' });
   }
 }

@@ -114,6 +114,7 @@ const earlier: readonly Readonly<Record<string, string>>[] = [
     log: 'id, startedAt, sheetId, [sheetId+startedAt], entry.title, entry.done.ms, entry.done.rounds, entry.done.punches',
   },
   { clips: 'key' },
+  { log: 'id, startedAt, sheetId, [sheetId+startedAt], [id+rev]', digests: 'id' },
 ];
 
 describe('a database of an earlier version', () => {
@@ -132,9 +133,10 @@ describe('a database of an earlier version', () => {
       ]);
       old.close();
       const database = new Database(name);
-      const rows = await database.log.orderBy('[id+rev]').toArray();
+      const rows = await database.log.orderBy('id').toArray();
       expect(rows.map(({ id, rev }) => [id, rev])).toEqual([
-        ['demo-entry-1', 1],
+        // Whatever wrote it without a count since then, it is found.
+        ['demo-entry-1', last < 5 ? 1 : undefined],
         ['second', 7],
       ]);
       expect(rows[0]?.entry).toEqual(entry);

@@ -23,6 +23,23 @@ function digestFor(row: StoredEntry): StoredDigest | null {
   }
 }
 
+/** How often each entry was changed, without reading one: its id under each count that there is. */
+function revisions(database: Database): Promise<Map<string, number>> {
+  const { log } = database;
+  return database.transaction('r', log, async () => {
+    const counts = (await log.orderBy('rev').uniqueKeys()) as number[];
+    const [ids, ...under] = await Promise.all([
+      log.toCollection().primaryKeys(),
+      ...counts.map((count) => log.where('rev').equals(count).primaryKeys()),
+    ]);
+    const revs = new Map(ids.map((id) => [id, 0]));
+    under.forEach((each, at) => {
+      for (const id of each) revs.set(id, counts[at] ?? 0);
+    });
+    return revs;
+  });
+}
+
 /** How far digests are that are being made. */
 export interface Adding {
   readonly done: number;
@@ -64,8 +81,8 @@ export class Digests {
 
   private async refresh(): Promise<readonly Searched[]> {
     const { log, digests } = this.database;
-    const now = new Map((await log.orderBy('[id+rev]').keys()) as unknown as [string, number][]);
-    if (!this.known) for (const row of await digests.toArray()) this.kept.set(row.id, row);
+    const [now, stored] = await Promise.all([revisions(this.database), this.known ? [] : digests.toArray()]);
+    for (const row of stored) this.kept.set(row.id, row);
     const gone = [...this.kept.keys()].filter((id) => !now.has(id));
     for (const id of gone) this.kept.delete(id);
     const old = [...now].flatMap(([id, rev]) => (this.isFresh(this.kept.get(id), rev) ? [] : [id]));

@@ -22,7 +22,7 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { MatMenuModule } from '@angular/material/menu';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { combineLatest, of, startWith, switchMap } from 'rxjs';
+import { combineLatest, from, map, merge, of, startWith, switchMap, takeUntil, type Observable } from 'rxjs';
 import {
   anyEntry,
   balanceGoal,
@@ -87,7 +87,7 @@ export class LogPage {
   private readonly log = inject(LogService);
   private readonly files = inject(LogFilesService);
   private readonly notices = inject(NoticeService);
-  private readonly progress = inject(ProgressService);
+  protected readonly progress = inject(ProgressService);
   private readonly settings = inject(SettingsService);
 
   protected readonly open = linkedSignal<string | undefined, string | null>({
@@ -133,7 +133,7 @@ export class LogPage {
     this.progress.changes$.pipe(
       switchMap(() => {
         const entries = new Map<string, LogEntry>();
-        const found$ = this.wish$.pipe(switchMap((wish, nth) => this.progress.ask('lines', wish, nth > 0)));
+        const found$ = this.wish$.pipe(switchMap((wish, nth) => this.found(wish, nth > 0)));
         return combineLatest([found$, this.range$]).pipe(
           switchMap(async ([found, { start, end }]): Promise<Shown> => {
             await this.read(found.lines.slice(start, end), entries);
@@ -195,6 +195,14 @@ export class LogPage {
       const list = this.wish() && untracked(this.scroll)?.elementRef.nativeElement;
       if (list && list.scrollTop > 0) list.scrollTop = 0;
     });
+  }
+
+  /** The lines of a wish; at the very beginning first those of the index, until the whole log has been looked at. */
+  private found(wish: LogWish, known: boolean): Observable<LogLines> {
+    const found = from(this.progress.ask('lines', wish, known));
+    if (untracked(this.shown) || wish !== anyEntry) return found;
+    const latest = from(this.log.latest()).pipe(map((lines) => ({ count: lines.length, lines })));
+    return merge(latest.pipe(takeUntil(found)), found);
   }
 
   /** Reads the entries of some lines to those that were read before, as long as these are few. */
