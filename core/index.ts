@@ -95,6 +95,7 @@ export * from './timeline/bags-of';
 export * from './timeline/schools-of';
 export * from './timeline/contents';
 export * from './timeline/stretch';
+export * from './merging/alike';
 export * from './merging/three-way';
 export * from './merging/sheets';
 export * from './tally/counts';

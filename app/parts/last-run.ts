@@ -2,7 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { switchMap } from 'rxjs';
-import { LogService } from '../services/log.service';
+import { LastRunsService } from '../services/last-runs.service';
 
 /** When a sheet was last run, and how it went. */
 @Component({
@@ -22,8 +22,8 @@ import { LogService } from '../services/log.service';
   `,
 })
 export class LastRun {
-  private readonly log = inject(LogService);
+  private readonly runs = inject(LastRunsService);
   readonly sheetId = input.required<string>();
 
-  protected readonly last = toSignal(toObservable(this.sheetId).pipe(switchMap((id) => this.log.lastOf$(id))));
+  protected readonly last = toSignal(toObservable(this.sheetId).pipe(switchMap((id) => this.runs.lastOf$(id))));
 }

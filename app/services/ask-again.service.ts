@@ -3,7 +3,7 @@ import { Router } from '@angular/router';
 import { filter, interval, startWith } from 'rxjs';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import type { LogEntry } from '../../core/index';
-import { LogService } from './log.service';
+import { LastRunsService } from './last-runs.service';
 import { NoticeService } from './notice.service';
 import { SettingsService } from './settings.service';
 
@@ -23,7 +23,7 @@ export function isToBeAsked(entry: LogEntry | null, now: number): boolean {
 /** Asks half an hour after a run how hard it was, where the coach wishes that; of one run once. */
 @Injectable({ providedIn: 'root' })
 export class AskAgainService {
-  private readonly log = inject(LogService);
+  private readonly runs = inject(LastRunsService);
   private readonly notices = inject(NoticeService);
   private readonly router = inject(Router);
   private readonly settings = inject(SettingsService);
@@ -40,7 +40,7 @@ export class AskAgainService {
   }
 
   private async look(): Promise<void> {
-    const last = await this.log.last();
+    const last = await this.runs.last();
     if (!last || last.id === this.asked || !isToBeAsked(last, Date.now())) return;
     this.asked = last.id;
     await this.notices.say(

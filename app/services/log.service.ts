@@ -1,16 +1,9 @@
 import { inject, Injectable } from '@angular/core';
 import { map, type Observable } from 'rxjs';
 import { amend, logEntrySchema, speaksOf, withoutPerson, type LogEntry, type Said } from '../../core/index';
-import type { Database, StoredEntry } from '../store/database';
-import { faultOf } from '../store/sound';
+import type { Database } from '../store/database';
+import { entryLane, readable, writeEntry } from '../store/log-rows';
 import { Store, type Outcome } from '../store/store';
-
-/** Puts an entry in. */
-export async function writeEntry({ log }: Database, entry: LogEntry): Promise<void> {
-  const row = await log.get(entry.id);
-  const { id, startedAt, sheetId } = entry;
-  await log.put({ id, startedAt, sheetId, demo: false, entry, rev: (row?.rev ?? 0) + 1 });
-}
 
 /** Says something of an entry anew; the rest stays as it is stored, whoever wrote it, and what it was is kept. */
 function changeEntry(database: Database, id: string, change: Said): Promise<void> {
@@ -21,18 +14,6 @@ function changeEntry(database: Database, id: string, change: Said): Promise<void
     if (changed.success) await writeEntry(database, changed.data);
   });
 }
-
-/** Writes of one entry go one after the other, the first one too. */
-export const entryLane = (id: string): string => `entry ${id}`;
-
-/** Rows of a list from a place on, and how many there are in all. */
-export interface Page<Row> {
-  readonly rows: readonly Row[];
-  readonly count: number;
-}
-
-const readable = (rows: readonly StoredEntry[]): readonly LogEntry[] =>
-  rows.flatMap((row) => (faultOf('log', row) === null ? [row.entry] : []));
 
 /** What happened: the log of runs. */
 @Injectable({ providedIn: 'root' })
@@ -59,32 +40,6 @@ export class LogService {
   async byIds(ids: readonly string[]): Promise<readonly LogEntry[]> {
     const rows = await this.store.read(({ log }) => log.bulkGet([...ids]));
     return readable(rows.flatMap((row) => row ?? []));
-  }
-
-  /** The last run of a sheet, rehearsals left out; null where there was none. */
-  lastOf$(sheetId: string): Observable<LogEntry | null> {
-    return this.store
-      .watch(({ log }) =>
-        log
-          .where('[sheetId+startedAt]')
-          .between([sheetId, -Infinity], [sheetId, Infinity])
-          .reverse()
-          .filter(({ entry }) => !entry.rehearsal)
-          .first(),
-      )
-      .pipe(map((row) => (row ? (readable([row])[0] ?? null) : null)));
-  }
-
-  /** The last run of any sheet, rehearsals left out; null where there was none. */
-  async last(): Promise<LogEntry | null> {
-    const row = await this.store.read(({ log }) =>
-      log
-        .orderBy('startedAt')
-        .reverse()
-        .filter(({ entry, demo }) => !demo && !entry.rehearsal)
-        .first(),
-    );
-    return row ? (readable([row])[0] ?? null) : null;
   }
 
   /** Says something of an entry anew; what it was before is kept in it. */

@@ -6,12 +6,17 @@ import type { History, Known, SheetChange, Written } from '../store/sheet-rows';
 import { faultOf } from '../store/sound';
 import { Store, type Outcome } from '../store/store';
 import { freshId } from './fresh-id';
-import type { Page } from './log.service';
 
 /** What is read and written of a sheet by its parts; a list of sheets needs none of it. */
 const sheetRows = () => import('../store/sheet-rows');
 
 const laneOf = (id: string): string => `sheet ${id}`;
+
+/** Rows of a list from a place on, and how many there are in all. */
+export interface Page<Row> {
+  readonly rows: readonly Row[];
+  readonly count: number;
+}
 
 /** The saved sheets. Everything read from storage is validated; a record that is broken is left alone and listed elsewhere. */
 @Injectable({ providedIn: 'root' })

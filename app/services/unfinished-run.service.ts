@@ -3,8 +3,8 @@ import { map, type Observable, switchMap } from 'rxjs';
 import * as z from 'zod/mini';
 import { unfinishedRunSchema, type LogEntry, type UnfinishedRun } from '../../core/index';
 import type { Database, StoredRun } from '../store/database';
+import { entryLane, writeEntry } from '../store/log-rows';
 import { Store, type Outcome } from '../store/store';
-import { entryLane, writeEntry } from './log.service';
 
 /** A run that was broken off, by its key. */
 export interface BrokenOff {

@@ -1,6 +1,6 @@
 import * as z from '../schemas';
 import { logEntrySchema } from '../log/log-entry';
-import { alike } from '../merging/three-way';
+import { alike } from '../merging/alike';
 import { bookEntrySchema } from '../sheet/book';
 import { programmePrefix, programmeSchema } from '../sheet/programme';
 import { roomSchema } from '../sheet/room';

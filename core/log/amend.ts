@@ -1,4 +1,4 @@
-import { alike } from '../merging/three-way';
+import { alike } from '../merging/alike';
 import { mostAmendments, saidFields, type LogEntry, type Said } from './log-entry';
 import type { Sheet } from '../sheet/schema';
 import type { WallTime } from './day';

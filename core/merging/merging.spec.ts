@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { readTempoText } from '../formats/tempo-text/read';
 import type { Sheet } from '../sheet/schema';
 import { mergeSheets, placeOf, settled } from './sheets';
-import { alike, merge3, withPart } from './three-way';
+import { alike } from './alike';
+import { merge3, withPart } from './three-way';
 
 const base: Sheet = readTempoText(
   'class: 12\ncoach: Ro\nround 2:00 "One"\n  1:00: 1 2\n  1:00: 1 2 3\nrest 1:00\nround 2:00 "Two": 2 3 2',

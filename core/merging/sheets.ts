@@ -1,5 +1,6 @@
 import { sheetSchema, type Sheet } from '../sheet/schema';
-import { alike, merge3, withPart, type Clash, type Merged, type PathStep } from './three-way';
+import { alike } from './alike';
+import { merge3, withPart, type Clash, type Merged, type PathStep } from './three-way';
 
 /** Items of lists are one whole each, but blocks, whose fields and pieces are parts of their own. */
 function isWhole(path: readonly PathStep[]): boolean {

@@ -1,3 +1,5 @@
+import { alike, isRecord, type Fields } from './alike';
+
 /** A step down into a record: a field, or an item of a list by what names it. */
 export type PathStep = string | { readonly item: string };
 
@@ -16,20 +18,6 @@ export interface Merged<T> {
 
 /** Fields by which items of a list are known again, the first that every item has goes. */
 const names = ['id', 'key', 'name', 'bag', 'words'] as const;
-
-type Fields = Readonly<Record<string, unknown>>;
-
-const isRecord = (value: unknown): value is Fields =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
-/** Whether two values are the same, the order of fields aside; undefined counts as not there. */
-export function alike(a: unknown, b: unknown): boolean {
-  if (a === b) return true;
-  if (Array.isArray(a) || Array.isArray(b))
-    return Array.isArray(a) && Array.isArray(b) && a.length === b.length && a.every((each, at) => alike(each, b[at]));
-  if (!isRecord(a) || !isRecord(b)) return false;
-  return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((key) => alike(a[key], b[key]));
-}
 
 /** Items of lists by a name of their own; by their whole content where they have none, equal ones numbered. */
 function namers(lists: readonly (readonly unknown[])[]): (list: readonly unknown[]) => Map<string, unknown> {

@@ -2,7 +2,7 @@
 // what is over is given, what is to come is laid out.
 import { dayFromIso, firstDayOf, isoDay, weekdayOf, weekOf, type Day } from '../log/day';
 import type { Load } from '../log/load';
-import { alike } from '../merging/three-way';
+import { alike } from '../merging/alike';
 import { dueDay, learn, type Learnt } from '../progress/due';
 import type { ProgrammeSession, ProgrammeStep, ProgrammeWishes } from '../sheet/programme';
 import { planLoads, type OpenWeek } from './load-plan';

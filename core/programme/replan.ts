@@ -1,7 +1,7 @@
 import { isoDay, type Day } from '../log/day';
 import type { Digest } from '../log/digest';
 import { sessionLoad, type Load } from '../log/load';
-import { alike } from '../merging/three-way';
+import { alike } from '../merging/alike';
 import { learntIn } from '../progress/due';
 import {
   programmeFormat,

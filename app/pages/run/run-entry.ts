@@ -1,6 +1,7 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { firstValueFrom } from 'rxjs';
 import { entryOfRun, type LogEntry, type RunState, type Said } from '../../../core/index';
+import { LastRunsService } from '../../services/last-runs.service';
 import { LogService } from '../../services/log.service';
 import { Live } from './live';
 import { RunKeeper } from './run-keeper';
@@ -13,6 +14,7 @@ export class RunEntry {
   private readonly keeper = inject(RunKeeper);
   private readonly sensors = inject(RunSensors);
   private readonly log = inject(LogService);
+  private readonly lastRuns = inject(LastRunsService);
   /** As it was last written; null while nothing has ended. */
   readonly entry = signal<LogEntry | null>(null);
   /** What the coach has said of the run while it stood stopped, or when it was over. */
@@ -28,7 +30,7 @@ export class RunEntry {
 
   /** The class is the one that this sheet was run with the last time, until somebody says another. */
   private async rememberClass(sheetId: string): Promise<void> {
-    const group = (await firstValueFrom(this.log.lastOf$(sheetId)))?.who?.group;
+    const group = (await firstValueFrom(this.lastRuns.lastOf$(sheetId)))?.who?.group;
     if (group && !this.amended.who) this.amended = { ...this.amended, who: { group, names: [], people: null } };
   }
 

@@ -52,7 +52,7 @@ import { Speaker } from './speaker';
 import { Walls } from './walls';
 import { WallsPanel } from './walls-panel';
 import { AwakeService } from '../../services/awake.service';
-import { LogService } from '../../services/log.service';
+import { LastRunsService } from '../../services/last-runs.service';
 import { NoticeService } from '../../services/notice.service';
 
 /** Performing a sheet: clock, staff and calls, large enough for a room. */
@@ -92,7 +92,7 @@ export class RunPage {
   private readonly sheets = inject(SheetsService);
   private readonly unfinishedRuns = inject(UnfinishedRunService);
   private readonly notices = inject(NoticeService);
-  private readonly log = inject(LogService);
+  private readonly lastRuns = inject(LastRunsService);
   private readonly router = inject(Router);
   private readonly awake = inject(AwakeService);
   /** Every control but Stop is kept from stray touches. */
@@ -164,7 +164,7 @@ export class RunPage {
   private async load(id: string): Promise<void> {
     const [sheet] = await Promise.all([this.sheets.get(id), this.findBroken((run) => run.sheet.id === id)]);
     const stored = sheet ?? this.unfinished()?.run.sheet ?? null;
-    this.seen.set(faultsSeen((await this.log.last())?.changes ?? []));
+    this.seen.set(faultsSeen((await this.lastRuns.last())?.changes ?? []));
     this.stored.set(stored);
   }
 

@@ -1,6 +1,15 @@
 import { DatePipe } from '@angular/common';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  Injector,
+  signal,
+} from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
@@ -15,11 +24,11 @@ import {
   type Problem,
   type Sheet,
 } from '../../../core/index';
+import type { StoredSheet } from '../../store/database';
 import { LastRun } from '../../parts/last-run';
 import { BackupService } from '../../services/backup.service';
 import { FilesService } from '../../services/files.service';
 import { freshId } from '../../services/fresh-id';
-import { SumsService } from '../../services/sums.service';
 import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-run.service';
 import { FileButton } from '../../parts/fields/file-button';
@@ -77,7 +86,7 @@ const longestList = 50;
 export class SheetsPage {
   protected readonly unreadStores = ['sheets', 'runs'] as const;
   private readonly sheets = inject(SheetsService);
-  private readonly sums = inject(SumsService);
+  private readonly injector = inject(Injector);
   protected readonly backups = inject(BackupService);
   protected readonly files = inject(FilesService);
   private readonly runs = inject(UnfinishedRunService);
@@ -104,10 +113,17 @@ export class SheetsPage {
     afterRenderEffect(() => {
       if (this.rows()) requestAnimationFrame(() => this.listed.set(true));
     });
-    // Figures that are not kept yet are worked out apart, and kept with the sheet.
     effect(() => {
-      for (const row of this.rows() ?? []) if (!row.figures) void this.sums.keepFigures(row);
+      const without = this.listed() ? (this.rows()?.filter(({ figures }) => !figures) ?? []) : [];
+      if (without.length > 0) void this.keepFigures(without);
     });
+  }
+
+  /** Figures that are not kept yet are worked out apart, and kept with the sheet. */
+  private async keepFigures(rows: readonly StoredSheet[]): Promise<void> {
+    const { SumsService } = await import('../../services/sums.service');
+    const sums = this.injector.get(SumsService);
+    for (const row of rows) void sums.keepFigures(row);
   }
 
   protected async letGo(broken: BrokenOff): Promise<void> {

@@ -1,0 +1,37 @@
+import { inject, Injectable } from '@angular/core';
+import { map, type Observable } from 'rxjs';
+import type { LogEntry } from '../../core/index';
+import { readable } from '../store/log-rows';
+import { Store } from '../store/store';
+
+/** What was run last: all that the first view needs of the log. */
+@Injectable({ providedIn: 'root' })
+export class LastRunsService {
+  private readonly store = inject(Store);
+
+  /** The last run of a sheet, rehearsals left out; null where there was none. */
+  lastOf$(sheetId: string): Observable<LogEntry | null> {
+    return this.store
+      .watch(({ log }) =>
+        log
+          .where('[sheetId+startedAt]')
+          .between([sheetId, -Infinity], [sheetId, Infinity])
+          .reverse()
+          .filter(({ entry }) => !entry.rehearsal)
+          .first(),
+      )
+      .pipe(map((row) => (row ? (readable([row])[0] ?? null) : null)));
+  }
+
+  /** The last run of any sheet, rehearsals left out; null where there was none. */
+  async last(): Promise<LogEntry | null> {
+    const row = await this.store.read(({ log }) =>
+      log
+        .orderBy('startedAt')
+        .reverse()
+        .filter(({ entry, demo }) => !demo && !entry.rehearsal)
+        .first(),
+    );
+    return row ? (readable([row])[0] ?? null) : null;
+  }
+}
