@@ -51,6 +51,9 @@ export interface RestItem {
   readonly words: Words;
 }
 
+/** What the coach calls a break: the words of its piece, else its title. */
+const ownWords = ({ leaves: [leaf] }: Pass): string | null => leaf?.words || leaf?.title || null;
+
 /** What should be said in a rest, in order. */
 export function restItems(
   pass: Pass,
@@ -58,12 +61,12 @@ export function restItems(
   news: RestNews = noNews,
   { speech, laneChanges, breathHeld }: CallOptions,
 ): RestItem[] {
-  const [leaf] = pass.leaves;
+  const own = ownWords(pass);
   const shown = preview(next, speech);
   const round = next?.leaves[0]?.round ?? -1;
   return [
     { kind: 'water', words: worded(speech, 'rest') },
-    ...(leaf?.words ? [{ kind: 'new' as const, words: { full: plain(leaf.words) } }] : []),
+    ...(own ? [{ kind: 'new' as const, words: { full: plain(own) } }] : []),
     ...(news.gloves ? [{ kind: 'gear' as const, words: worded(speech, `gloves ${news.gloves}`) }] : []),
     ...(laneChanges.has(round) ? [{ kind: 'lanes' as const, words: worded(speech, 'change lanes') }] : []),
     { kind: 'breathing', words: worded(speech, breathHeld ? 'breathing held' : 'breathing') },
@@ -175,14 +178,14 @@ export function breakWords(
   turns: boolean,
   { speech, laneChanges }: CallOptions,
 ): BreakWords[] {
-  const [leaf] = pass.leaves;
+  const own = ownWords(pass);
   const round = next?.leaves[0]?.round ?? -1;
   const shown = preview(next, speech);
   const place = passPlace(pass);
   const word = (kind: CallKind, saying: Saying): BreakWords => ({ key: `${place} break ${kind}`, kind, saying });
   return [
     ...(afterRound ? [{ ...word('bell', plain('bell')), sound: 'end bell' as const }] : []),
-    word('new', leaf?.words ? plain(leaf.words) : worded(speech, 'open break').full),
+    word('new', own ? plain(own) : worded(speech, 'open break').full),
     ...(news.gloves ? [word('gear', worded(speech, `gloves ${news.gloves}`).full)] : []),
     ...(laneChanges.has(round) ? [word('lanes', worded(speech, 'change lanes').full)] : []),
     ...(turns ? [word('stance', worded(speech, 'switch stance').full)] : []),

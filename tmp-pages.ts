@@ -1,1 +1,0 @@
-import { benchProgress } from './bench/progress'; await benchProgress();
