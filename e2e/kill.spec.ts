@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { chromium, expect, test, type Browser, type Page } from '@playwright/test';
 
 /** How often the browser is killed in each test; `KILLS=20 npx playwright test kill` by hand. */
-const kills = Number(process.env['KILLS'] ?? 3);
+const kills = Number(process.env['KILLS'] ?? 5);
 
 /** A browser with a profile of its own, that can be killed as a power cut would. */
 class Killable {
