@@ -3,15 +3,16 @@ import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { filter, fromEvent, map, merge, switchMap, take } from 'rxjs';
+import { filter, fromEvent, map, merge, switchMap, take, timer } from 'rxjs';
 import { StorageNotice } from './parts/storage-notice';
 import { UpdateNotice } from './parts/update-notice';
-import { AskAgainService } from './services/ask-again.service';
-import { PersistenceService } from './services/persistence.service';
 import { DemoService } from './services/demo.service';
 import { KeysService, type Shortcut } from './services/keys.service';
 import { SettingsService } from './services/settings.service';
 import { NoticeService } from './services/notice.service';
+
+/** What works unseen is made so long after the frame, in milliseconds, so that it is not in the way of the first view. */
+const unseenAfter = 1500;
 
 /** The frame around every view: the rail with the views, and the demo's notice. A run has the whole screen to itself. */
 @Component({
@@ -29,10 +30,6 @@ export class Shell {
   protected readonly demo = inject(DemoService);
   // Made here so that the remembered look is on before the first view.
   protected readonly settings = inject(SettingsService);
-  // Made here so that it is asked for as soon as there is something to lose.
-  protected readonly persistence = inject(PersistenceService);
-  // Made here so that it asks wherever the coach is.
-  protected readonly askAgain = inject(AskAgainService);
 
   protected readonly views = [
     { path: '/sheets', name: 'Sheets', key: '1', icon: 'sheets' },
@@ -79,10 +76,23 @@ export class Shell {
       .subscribe(({ OverlayContainer }) =>
         this.nameOverlays(this.injector.get(OverlayContainer).getContainerElement()),
       );
+    timer(unseenAfter)
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => void this.workUnseen());
     inject(KeysService).use('Everywhere', [
       ...this.views.map(toView),
       { keys: ['Shift+?'], does: 'Show the keys', press: () => void this.showKeys() },
     ]);
+  }
+
+  /** Asks, wherever the coach is, how a run was, and the browser to keep things as soon as there is something to lose. */
+  private async workUnseen(): Promise<void> {
+    const [{ AskAgainService }, { PersistenceService }] = await Promise.all([
+      import('./services/ask-again.service'),
+      import('./services/persistence.service'),
+    ]);
+    this.injector.get(AskAgainService);
+    this.injector.get(PersistenceService);
   }
 
   /** What lies over the page is a landmark of its own. */

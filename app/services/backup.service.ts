@@ -1,13 +1,9 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import { inject, Injectable } from '@angular/core';
 import { mostBytes, type FromFile } from '../../core/index';
 import type { RestorePlan, Rows } from '../store/backup-rows';
 import { Store } from '../store/store';
+import { BackupDueService } from './backup-due.service';
 import { FilesService } from './files.service';
-import { SettingsService } from './settings.service';
-
-const key = 'backed up';
-const dayMs = 24 * 3600 * 1000;
 
 /** A backup that was read, with what restoring it will do. */
 export interface Restorable {
@@ -32,31 +28,8 @@ const refused = (what: string): FromFile<never> => ({ ok: false, problems: [{ pa
 export class BackupService {
   private readonly store = inject(Store);
   private readonly files = inject(FilesService);
-  private readonly settings = inject(SettingsService);
 
-  /** When the last backup was made, in milliseconds since 1970; null where none was. */
-  readonly last = toSignal(
-    this.store.watch(async ({ choices }) => {
-      const value = (await choices.get(key))?.value;
-      return typeof value === 'number' ? value : null;
-    }),
-  );
-  /** The oldest record that is the coach's own; what is only the demo needs no backup. */
-  private readonly oldest = toSignal(
-    this.store.watch(({ sheets }) =>
-      sheets
-        .orderBy('changedAt')
-        .filter(({ demo }) => !demo)
-        .first(),
-    ),
-  );
-  private readonly now = signal(Date.now());
-  /** Whether a backup is due: the last one, or the coach's first own sheet, is older than was chosen. */
-  readonly due = computed(() => {
-    const [last, oldest, every] = [this.last(), this.oldest(), this.settings.settings().backupEvery];
-    if (last === undefined || !oldest || every === 0) return false;
-    return this.now() - (last ?? oldest.changedAt) > every * dayMs;
-  });
+  private readonly due = inject(BackupDueService);
 
   /** Hands over everything as one file. */
   async backUp(now: Date): Promise<void> {
@@ -66,10 +39,7 @@ export class BackupService {
     const text = writeBackup(content, now, await sha256(checkedText(content)));
     const file = await through(new Blob([text]), new CompressionStream('gzip'));
     await this.files.save(`keen-tempo-${now.toISOString().slice(0, 10)}.backup.json.gz`, file, 'application/gzip');
-    await this.store.write('when the backup was made', key, ({ choices }) =>
-      choices.put({ key, value: now.getTime() }),
-    );
-    this.now.set(Date.now());
+    await this.due.made(now);
   }
 
   /** Reads a backup, compressed or not, and compares it with what is there. Nothing is changed. */

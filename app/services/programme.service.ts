@@ -11,7 +11,7 @@ import {
   type Replanned,
 } from '../../core/index';
 import { changeChoice } from '../store/choices';
-import { seedProgramme } from '../store/demo-rows';
+import { seedProgramme } from '../store/demo-programme';
 import { Store } from '../store/store';
 import { freshId } from './fresh-id';
 import { ProgressService } from './progress.service';

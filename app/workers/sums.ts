@@ -1,8 +1,9 @@
 import { demoBook } from '../../demo/combinations';
 import { demoLog } from '../../demo/log';
 import { demoProgramme } from '../../demo/programme';
+import { demoRoom } from '../../demo/room';
 import { demoSheets } from '../../demo/sheets';
-import { compile, tally, type Programme, type Sheet } from '../../core/index';
+import { compile, tally, type Programme, type Room, type Sheet } from '../../core/index';
 import type { StoredCombination, StoredEntry, StoredSheet } from '../store/database';
 import { sheetFigures, type SheetFigures } from '../store/figures';
 
@@ -17,6 +18,7 @@ export function demoRows(midnight: number): {
   readonly sheets: readonly StoredSheet[];
   readonly book: readonly StoredCombination[];
   readonly log: readonly StoredEntry[];
+  readonly room: Room;
 } {
   const stored = (index: number) => ({ changedAt: midnight - index * 60_000, demo: true });
   return {
@@ -26,6 +28,7 @@ export function demoRows(midnight: number): {
       const { id, startedAt, sheetId } = entry;
       return { id, startedAt, sheetId, demo: true, rev: 1, entry };
     }),
+    room: demoRoom,
   };
 }
 

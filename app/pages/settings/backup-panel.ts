@@ -6,6 +6,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Problem, Settings } from '../../../core/index';
 import type { Choice } from '../../parts/fields/choice-field';
+import { BackupDueService } from '../../services/backup-due.service';
 import { BackupService, type Restorable } from '../../services/backup.service';
 import { PersistenceService } from '../../services/persistence.service';
 import { SettingsService } from '../../services/settings.service';
@@ -36,14 +37,15 @@ const spans: readonly Choice<Settings['backupEvery']>[] = [
 })
 export class BackupPanel {
   private readonly backups = inject(BackupService);
+  private readonly backupDue = inject(BackupDueService);
   private readonly notices = inject(NoticeService);
   protected readonly settings = inject(SettingsService);
   protected readonly persistence = inject(PersistenceService);
   protected readonly store = inject(Store);
   private readonly file = viewChild.required<ElementRef<HTMLInputElement>>('file');
 
-  protected readonly last = this.backups.last;
-  protected readonly due = this.backups.due;
+  protected readonly last = this.backupDue.last;
+  protected readonly due = this.backupDue.due;
   protected readonly spans = spans;
   protected readonly busy = signal(false);
   protected readonly problems = signal<readonly Problem[]>([]);

@@ -26,8 +26,8 @@ import {
 } from '../../../core/index';
 import type { StoredSheet } from '../../store/database';
 import { LastRun } from '../../parts/last-run';
-import { BackupService } from '../../services/backup.service';
-import { FilesService } from '../../services/files.service';
+import { BackupDueService } from '../../services/backup-due.service';
+import type { FilesService } from '../../services/files.service';
 import { freshId } from '../../services/fresh-id';
 import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-run.service';
@@ -87,8 +87,7 @@ export class SheetsPage {
   protected readonly unreadStores = ['sheets', 'runs'] as const;
   private readonly sheets = inject(SheetsService);
   private readonly injector = inject(Injector);
-  protected readonly backups = inject(BackupService);
-  protected readonly files = inject(FilesService);
+  protected readonly backups = inject(BackupDueService);
   private readonly runs = inject(UnfinishedRunService);
   private readonly router = inject(Router);
   private readonly notices = inject(NoticeService);
@@ -203,6 +202,16 @@ export class SheetsPage {
     }
   }
 
+  /** What reads and writes files is loaded when there is one. */
+  private async files(): Promise<FilesService> {
+    const { FilesService: Files } = await import('../../services/files.service');
+    return this.injector.get(Files);
+  }
+
+  protected async save(sheet: Sheet, kind: 'json' | 'tempo.txt'): Promise<void> {
+    await (await this.files()).saveSheet(sheet, kind);
+  }
+
   private refuse(name: string, imported: boolean, problems: readonly Problem[]): void {
     const more = Math.max(0, problems.length - mostShown);
     this.refusal.set({ name, imported, problems: problems.slice(0, mostShown), more });
@@ -210,7 +219,7 @@ export class SheetsPage {
 
   protected async importFiles(files: readonly File[]): Promise<void> {
     this.refusal.set(null);
-    for (const file of files) await this.take(file.name, await this.files.read(file));
+    for (const file of files) await this.take(file.name, await (await this.files()).read(file));
   }
 
   /** Files that are dropped on the page come in like chosen ones. */
@@ -234,7 +243,7 @@ export class SheetsPage {
     if (files.length > 0) await this.importFiles(files);
     else if (text.trim() !== '') {
       this.refusal.set(null);
-      await this.take('Pasted text', await this.files.readText(text));
+      await this.take('Pasted text', await (await this.files()).readText(text));
     }
   }
 }
