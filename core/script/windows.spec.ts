@@ -43,6 +43,30 @@ describe('the window of a call', () => {
     expect(windows(core, 'effort')).toEqual(['1.027–9.027 All-out']);
   });
 
+  it('opens for a pace with what it means, for efforts by their names, and for what is done in between', () => {
+    const sheet = sheetOf(
+      ...['round 3:00', '  0:20 20%: 1 2', '  0:20 50%: 1 2', '  0:20 70%: 1 2', '  0:20 85%: 1 2', '  0:20 100%: 1 2'],
+      ...['  0:20 easy: 1 2', '  0:20 strong: 1 2', '  0:20 all-out: 1 2', '  0:20 steady: 1 2'],
+    );
+    // Paces of the trade page, section 4: 20 % is half the usual speed, 70 % the usual one.
+    expect(windows(sheet, 'effort')).toEqual([
+      ...['1.027–9.027 20 per cent, half speed, very loose', '20–28 50 per cent, easy pace'],
+      ...[
+        '40–48 70 per cent, steady pace',
+        '60–68 85 per cent, quick',
+        '80–88 100 per cent, as fast as it stays clean',
+      ],
+      ...['100–108 Easy', '120–128 Strong', '140–148 All-out', '160–168 Steady'],
+    ]);
+    const between = sheetOf(
+      ...['round 2:00', '  0:30 1 2 between "step out"', '  0:30 1 2', '  0:30 own time'],
+      '  0:30 call go 2 between "hands up"',
+    );
+    expect(windows(between, 'between')).toEqual([
+      ...['1.027–9.027 In between, step out', '30–38 Nothing in between', '92.845–100.845 In between, hands up'],
+    ]);
+  });
+
   it('is the pause for the name of the next exercise, and the block is named with its first', () => {
     const sheet = sheetOf('core 2:00', '  0:45/0:15 x2 plank / hollow hold');
     expect(windows(sheet, 'new', 'preview')).toEqual([
