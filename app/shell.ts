@@ -76,23 +76,22 @@ export class Shell {
       .subscribe(({ OverlayContainer }) =>
         this.nameOverlays(this.injector.get(OverlayContainer).getContainerElement()),
       );
+    // Asks, wherever the coach is, how a run was, and the browser to keep things as soon as there is something to lose.
     timer(unseenAfter)
-      .pipe(takeUntilDestroyed())
-      .subscribe(() => void this.workUnseen());
+      .pipe(
+        switchMap(() =>
+          Promise.all([import('./services/ask-again.service'), import('./services/persistence.service')]),
+        ),
+        takeUntilDestroyed(),
+      )
+      .subscribe(([{ AskAgainService }, { PersistenceService }]) => {
+        this.injector.get(AskAgainService);
+        this.injector.get(PersistenceService);
+      });
     inject(KeysService).use('Everywhere', [
       ...this.views.map(toView),
       { keys: ['Shift+?'], does: 'Show the keys', press: () => void this.showKeys() },
     ]);
-  }
-
-  /** Asks, wherever the coach is, how a run was, and the browser to keep things as soon as there is something to lose. */
-  private async workUnseen(): Promise<void> {
-    const [{ AskAgainService }, { PersistenceService }] = await Promise.all([
-      import('./services/ask-again.service'),
-      import('./services/persistence.service'),
-    ]);
-    this.injector.get(AskAgainService);
-    this.injector.get(PersistenceService);
   }
 
   /** What lies over the page is a landmark of its own. */

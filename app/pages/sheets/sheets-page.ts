@@ -1,20 +1,19 @@
 import { DatePipe } from '@angular/common';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
   afterRenderEffect,
   ChangeDetectionStrategy,
   Component,
   computed,
-  effect,
+  EnvironmentInjector,
   inject,
-  Injector,
   signal,
 } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import { switchMap } from 'rxjs';
+import { filter, switchMap } from 'rxjs';
 import {
   emptySheet,
   headSchema,
@@ -24,7 +23,6 @@ import {
   type Problem,
   type Sheet,
 } from '../../../core/index';
-import type { StoredSheet } from '../../store/database';
 import { LastRun } from '../../parts/last-run';
 import { BackupDueService } from '../../services/backup-due.service';
 import type { FilesService } from '../../services/files.service';
@@ -86,7 +84,7 @@ const longestList = 50;
 export class SheetsPage {
   protected readonly unreadStores = ['sheets', 'runs'] as const;
   private readonly sheets = inject(SheetsService);
-  private readonly injector = inject(Injector);
+  private readonly injector = inject(EnvironmentInjector);
   protected readonly backups = inject(BackupDueService);
   private readonly runs = inject(UnfinishedRunService);
   private readonly router = inject(Router);
@@ -107,22 +105,25 @@ export class SheetsPage {
   /** Whether the list has been drawn: what is typed into and chosen from is loaded behind it. */
   protected readonly listed = signal(false);
 
+  private readonly unfigured = computed(() =>
+    this.listed() ? (this.rows()?.filter(({ figures }) => !figures) ?? []) : [],
+  );
+
   constructor() {
     // In a frame of its own: the list is on the screen before anything else is asked for.
     afterRenderEffect(() => {
       if (this.rows()) requestAnimationFrame(() => this.listed.set(true));
     });
-    effect(() => {
-      const without = this.listed() ? (this.rows()?.filter(({ figures }) => !figures) ?? []) : [];
-      if (without.length > 0) void this.keepFigures(without);
-    });
-  }
-
-  /** Figures that are not kept yet are worked out apart, and kept with the sheet. */
-  private async keepFigures(rows: readonly StoredSheet[]): Promise<void> {
-    const { SumsService } = await import('../../services/sums.service');
-    const sums = this.injector.get(SumsService);
-    for (const row of rows) void sums.keepFigures(row);
+    // Figures that are not kept yet are worked out apart, and kept with the sheet.
+    toObservable(this.unfigured)
+      .pipe(
+        filter((rows) => rows.length > 0),
+        switchMap(async (rows) => ({ rows, Sums: (await import('../../services/sums.service')).SumsService })),
+        takeUntilDestroyed(),
+      )
+      .subscribe(({ rows, Sums }) => {
+        for (const row of rows) void this.injector.get(Sums).keepFigures(row);
+      });
   }
 
   protected async letGo(broken: BrokenOff): Promise<void> {
