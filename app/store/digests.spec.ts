@@ -83,6 +83,11 @@ describe('digests', () => {
     expect((await sums.lines(anyEntry, true)).count).toBe(count);
     expect((await sums.lines(anyEntry, false)).count).toBe(count - 1);
     expect((await sums.lines(anyEntry, true)).count).toBe(count - 1);
+    // Whoever types on while it is being looked at gets what that look finds.
+    await database.log.delete('demo-entry-2');
+    const looking = sums.lines(anyEntry, false);
+    expect((await sums.lines(anyEntry, true)).count).toBe(count - 2);
+    await looking;
     // In another order they are not left in the one before.
     const { lines } = await sums.lines({ ...anyEntry, down: false }, true);
     expect(lines).toEqual([...(await sums.lines(anyEntry, true)).lines].reverse());

@@ -53,7 +53,7 @@ export interface Adding {
 export class Digests {
   private readonly kept = new Map<string, StoredDigest>();
   /** All of them as they were at the last look, the very same list while nothing changes; null before the first. */
-  known: readonly Searched[] | null = null;
+  private known: readonly Searched[] | null = null;
   /** How far it is where digests are being made; null where all are there. */
   adding: Adding | null = null;
   private last: Promise<unknown> = Promise.resolve();
@@ -72,6 +72,12 @@ export class Digests {
     const refreshed = this.next;
     this.last = refreshed.catch(() => undefined);
     return refreshed;
+  }
+
+  /** Digests as they were at the last look, one that is under way included; null before the first. */
+  async atHand(): Promise<readonly Searched[] | null> {
+    await this.last;
+    return this.known;
   }
 
   /** Every digest, without what a search looks at. */

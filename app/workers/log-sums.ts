@@ -71,7 +71,7 @@ export class LogSums {
 
   /** The lines of the log; `known` where nothing has changed since the last question, which saves a look at each of its keys. */
   async lines(wish: LogWish, known: boolean): Promise<LogLines> {
-    const all = (known && this.digests.known) || (await this.digests.all());
+    const all = (known ? await this.digests.atHand() : null) ?? (await this.digests.all());
     if (this.ordered?.all !== all || this.ordered.order !== wish.order || this.ordered.down !== wish.down)
       this.ordered = { all, order: wish.order, down: wish.down, list: orderLog(all, wish) };
     return logLines(this.ordered.list, wish);
