@@ -19,7 +19,7 @@ const seconds = (began) => Math.round((Date.now() - began) / 1000);
 /** The last lines of a part that failed. */
 const fault = (name, output) => failures.push(`${name}:\n${output.trim().split('\n').slice(-40).join('\n')}`);
 
-/** A step that either holds or does not counts as one test. What is `quiet` says at its end what it had to say. */
+/** A step that either holds or does not counts as one test. It says at its end what it had to say. */
 async function step(name, args) {
   const began = Date.now();
   const { code, output } = await watchOutput(node, args, { quiet: true });
@@ -32,7 +32,7 @@ async function step(name, args) {
   return code === 0;
 }
 
-/** A runner that counts its own tests; one that died without a count is a failure. */
+/** A runner that counts its own tests; one that died without a count is a failure. A quiet one says at its end what it had to say. */
 async function runner(name, args, count, { quiet = false } = {}) {
   if (!quiet) console.log(`\n== ${name}`);
   const began = Date.now();

@@ -72,7 +72,10 @@ function suits({ digest, words }: Searched, wish: LogWish, looked: readonly stri
   );
 }
 
-/** The whole log in an order, for every search until another order is wished. */
+/**
+ * The whole log in an order, for every search until another order is wished.
+ * @example orderLog(all, { order: 'effort', down: true })[0]?.digest.effort
+ */
 export function orderLog(
   all: readonly Searched[],
   { order, down }: Pick<LogWish, 'order' | 'down'>,
@@ -83,12 +86,14 @@ export function orderLog(
   return [...all].sort(({ digest: a }, { digest: b }) => compared(a, b) * turn || b.startedAt - a.startedAt);
 }
 
+/** Under which day, week (by its Monday) or sheet an entry stands. */
 const keys: Readonly<Record<Exclude<LogGrouping, 'none'>, (digest: Digest) => Day | string>> = {
   day: ({ day }) => day,
   week: ({ day }) => firstDayOf(weekOf(day)),
   sheet: ({ sheetId }) => sheetId,
 };
 
+/** What stands over a group, by what its entries have in common. */
 function headOf(key: Day | string, group: readonly Digest[]): LogHead {
   const last = group.reduce((late, each) => (late.startedAt > each.startedAt ? late : each));
   return {
