@@ -22,7 +22,10 @@ for (const folder of folders.length > 0 ? folders : usual) {
     .sort()
     .filter((_, index) => index % every === 0);
   const left = (slow[folder] ?? []).map((name) => `!core/${folder}/${name}.spec.ts`);
-  writeFileSync(`${out}/jasmine.json`, JSON.stringify({ spec_dir: '.', spec_files: [`core/${folder}/**/*.spec.ts`, ...left] }));
+  writeFileSync(
+    `${out}/jasmine.json`,
+    JSON.stringify({ spec_dir: '.', spec_files: [`core/${folder}/**/*.spec.ts`, ...left] }),
+  );
   const config = {
     packageManager: 'npm',
     testRunner: 'jasmine',
