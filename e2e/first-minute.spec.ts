@@ -117,18 +117,15 @@ test('something from the library is dragged to its place', async ({ page }) => {
   await page.getByRole('tab', { name: 'Add' }).click();
   await page.getByLabel('Search what to put in').fill('long breaths');
   const found = page.getByRole('button', { name: /^Long breaths/ });
-  // Whoever hovers waits until what was found stands still.
+  // Taken where it is and put where the rows are by then: what is loaded behind the sheet may push both down.
+  await page.waitForLoadState('networkidle');
   await found.hover();
+  await page.mouse.down();
   const from = await found.boundingBox();
   const to = await page.locator('kt-piece-view').nth(1).boundingBox();
   if (!from || !to) throw new Error('nothing to drag');
-  await page.mouse.move(from.x + 20, from.y + from.height / 2);
-  await page.mouse.down();
   await page.mouse.move(from.x - 40, from.y + from.height / 2, { steps: 5 });
   await page.mouse.move(to.x + 200, to.y + to.height / 2, { steps: 12 });
-  // Held still for a moment, as a hand does, and moved a last bit: rows make room between two frames.
-  await page.waitForTimeout(100);
-  await page.mouse.move(to.x + 201, to.y + to.height / 2);
   await page.mouse.up();
   await expect(page.locator('kt-block-view').first()).toContainText('Long breaths');
 });
