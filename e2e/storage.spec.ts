@@ -106,9 +106,14 @@ test('a full disk is said, keeps what is shown, and is written when there is roo
   const notice = page.getByRole('alert').filter({ hasText: 'Not saved yet' });
   await expect(notice).toContainText('The disk is full');
   await expect(page.getByLabel('Title of the sheet')).toHaveValue('Full disk');
+  // Leaving the page would lose it: the browser is told to ask.
+  const asks = (): Promise<boolean> =>
+    page.evaluate(() => !window.dispatchEvent(new Event('beforeunload', { cancelable: true })));
+  expect(await asks()).toBe(true);
   await page.evaluate(() => Object.assign(window, { full: false }));
   await notice.getByRole('button', { name: 'Try now' }).click();
   await expect(notice).toBeHidden();
+  expect(await asks()).toBe(false);
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Title of the sheet')).toHaveValue('Full disk');

@@ -60,6 +60,19 @@ describe('what the browser keeps', () => {
     expect(await (await TestBed.inject(Store).database()).sheets.count()).toBe(3);
   });
 
+  it('an id from a file that is no address is made ours, and the sheet opens by it', async () => {
+    const sheets = TestBed.inject(SheetsService);
+    const ids = ['..', '.', 'a/b', '100%', 'a.b', 'ä'];
+    for (const id of ids) {
+      const added = await sheets.addImported({ ...emptySheet(freshId, id), id });
+      expect(added.id).toMatch(/^[A-Za-z0-9_-]{1,64}$/);
+      expect((await sheets.get(added.id))?.title).toBe(id);
+    }
+    expect(await (await TestBed.inject(Store).database()).sheets.count()).toBe(ids.length);
+    // One that can stand in an address stays as it is.
+    expect((await sheets.addImported({ ...emptySheet(freshId), id: 'Tower-1' })).id).toBe('Tower-1');
+  });
+
   it('a broken record is not shown, and not thrown away', async () => {
     const database = await TestBed.inject(Store).database();
     await database.sheets.add({ id: 'broken', changedAt: 1, demo: false, sheet: { title: 7 } as never });
