@@ -8,6 +8,7 @@ import { allRows, replaceRows } from '../store/backup-rows';
 import { unreadIn } from '../store/unread';
 import { Store } from '../store/store';
 import { seedDemo } from '../store/demo-rows';
+import { BookService } from './book.service';
 import { DemoService } from './demo.service';
 import { FilesService } from './files.service';
 import { freshId } from './fresh-id';
@@ -202,6 +203,28 @@ describe('what the browser keeps', () => {
     expect(settings.settings()).toEqual(jasmine.objectContaining({ look: 'light', volume: 0.3, countFrom: 3 }));
     settings.change({ look: 'system' });
     TestBed.tick();
+  });
+
+  it('a combination that two hands have changed in different parts keeps both changes', async () => {
+    const book = TestBed.inject(BookService);
+    const [first] = demoBook;
+    if (!first) throw new Error('no combination');
+    await book.put(first);
+    await until(() => book.all()?.length === 1);
+    const { book: table } = await TestBed.inject(Store).database();
+    await book.put({ ...first, name: 'By this hand' });
+    await until(() => book.all()?.[0]?.name === 'By this hand');
+    const shown = book.all()?.[0];
+    const row = await table.get(first.id);
+    if (!shown || !row) throw new Error('it is gone');
+    // The other hand’s change is stored before this one has heard of it.
+    const both = [
+      table.put({ ...row, entry: { ...row.entry, note: 'By the other' }, rev: 9 }),
+      book.put({ ...shown, tags: ['ours'] }),
+    ];
+    await Promise.all(both);
+    const { entry } = (await table.get(first.id)) ?? {};
+    expect([entry?.name, entry?.note, entry?.tags]).toEqual(['By this hand', 'By the other', ['ours']]);
   });
 
   it('entries of the log come back after a delete', async () => {
