@@ -2,7 +2,7 @@
 import { build, ensureChromium, installPackages, must, ng } from './steps.mjs';
 
 installPackages();
-ensureChromium();
+await ensureChromium();
 await build();
 must(process.execPath, [...ng, 'build', 'bare'], 'Building the bare shell that the first view is measured against');
 must(process.execPath, ['--import', 'tsx', 'bench/main.ts'], 'The bench');

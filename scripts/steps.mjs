@@ -131,8 +131,18 @@ export async function build() {
   });
 }
 
-/** Chromium for Karma and Playwright: found, or installed through apt where this is Debian and we may. */
-export function ensureChromium() {
+/** A command whose output is shown once it has ended, so that it does not run into another's; whether it held. */
+async function quietly(command, args) {
+  const { code, output } = await watchOutput(command, args, { quiet: true });
+  console.log(`\n== ${command} ${args.join(' ')}\n${output}`);
+  return code === 0;
+}
+
+/**
+ * Chromium for Karma and Playwright: found, or installed through apt where this is Debian and we may, while other things go
+ * on. Ends the script where there is none.
+ */
+export async function ensureChromium() {
   const candidates = [
     process.env.CHROME_BIN,
     '/usr/bin/chromium',
@@ -141,17 +151,15 @@ export function ensureChromium() {
   ];
   let found = candidates.find((path) => path && existsSync(path));
   if (!found && existsSync('/etc/debian_version') && process.getuid?.() === 0) {
-    must('apt-get', ['update'], 'apt-get update');
-    must(
-      'apt-get',
-      ['install', '-y', '--no-install-recommends', 'chromium', 'fonts-liberation'],
-      'Installing Chromium',
-    );
-    found = '/usr/bin/chromium';
+    const packages = ['chromium', 'fonts-liberation'];
+    const installed =
+      (await quietly('apt-get', ['update'])) &&
+      (await quietly('apt-get', ['install', '-y', '--no-install-recommends', ...packages]));
+    if (installed) found = '/usr/bin/chromium';
   }
   if (!found) {
     console.error(
-      'The browser tests need Chromium: install it (Debian or Ubuntu: sudo apt-get install chromium fonts-liberation), or set CHROME_BIN to its path, and run npm test again.',
+      'The browser tests need Chromium: install it (Debian or Ubuntu: sudo apt-get install chromium fonts-liberation), or set CHROME_BIN to its path, and run this again.',
     );
     process.exit(1);
   }

@@ -5,7 +5,6 @@ import { join } from 'node:path';
 import { ensureChromium, installPackages, ng, root, watchOutput } from './steps.mjs';
 
 installPackages();
-ensureChromium();
 
 const node = process.execPath;
 const module = (path) => join(root, 'node_modules', path);
@@ -76,7 +75,8 @@ const build = async () => {
 // Each core of a machine with two takes what comes next, the longest first. The browser tests need both, and the build.
 const queue = [
   core,
-  karma,
+  // A browser that has to be installed is waited for here, while the core's specs run.
+  () => ensureChromium().then(karma),
   build,
   () => step('ESLint', [module('eslint/bin/eslint.js'), '.']),
   () => step('Type check', ['scripts/types.mjs']),
