@@ -24,7 +24,7 @@ const usualRate: Hertz = 16_000;
 const endOf = ({ clips }: Voice): Milliseconds =>
   Object.values(clips).reduce((end, [from, ms]) => Math.max(end, from + ms), 0);
 
-/** The recorded voices: what they can say, how long it takes, and their recordings, read when they are first needed. */
+/** The recorded voices: what they can say, how long it takes, and their recordings, decoded when somebody is going to listen. */
 @Injectable({ providedIn: 'root' })
 export class VoiceService {
   private readonly settings = inject(SettingsService);
@@ -49,7 +49,9 @@ export class VoiceService {
   });
   readonly names = computed(() => (this.pack()?.voices ?? []).map(({ id, name }) => ({ id, name })));
   private readonly decoded = signal<AudioBuffer | null>(null);
-  /** The chosen voice's recording, once it is decoded, with the coach's own words where the voice has them. */
+  /** Whether somebody is going to listen: a recording takes a second or two of work and megabytes to decode. */
+  private readonly wanted = signal(false);
+  /** The chosen voice's recording, once it is wanted and decoded, with the coach's own words where the voice has them. */
   readonly recording = computed((): AudioBuffer | null => {
     const decoded = this.decoded();
     return decoded && this.withOwn(decoded);
@@ -81,7 +83,7 @@ export class VoiceService {
     effect(() => {
       const packed = this.packed();
       this.decoded.set(null);
-      if (packed) void this.record(packed).then((buffer) => packed === this.packed() && this.decoded.set(buffer));
+      if (packed && this.wanted()) void this.record(packed).then((buffer) => packed === this.packed() && this.decoded.set(buffer));
     });
   }
 
@@ -94,15 +96,26 @@ export class VoiceService {
     }
   }
 
-  /** The chosen voice with its samples, once they are there; null where no recorded voice is chosen or it cannot be decoded. */
-  async spoken(): Promise<Recording | null> {
+  /** Has the recording decoded from now on, whichever voice is chosen: asked for where somebody is going to listen. */
+  getReady(): void {
+    this.wanted.set(true);
+  }
+
+  /** The chosen voice and its recording, once they are there; null where no recorded voice is chosen or it cannot be decoded. */
+  async ready(): Promise<{ readonly voice: Voice; readonly recording: AudioBuffer } | null> {
     await this.loaded;
     const packed = this.packed();
     const decoded = packed && (await this.record(packed));
     if (!decoded) return null;
     await this.ownWords.settled();
     const voice = this.voice();
-    return voice && { voice, samples: this.withOwn(decoded).getChannelData(0) };
+    return voice && { voice, recording: this.withOwn(decoded) };
+  }
+
+  /** The chosen voice with its samples, as workers take it. */
+  async spoken(): Promise<Recording | null> {
+    const ready = await this.ready();
+    return ready && { voice: ready.voice, samples: ready.recording.getChannelData(0) };
   }
 
   private record(voice: Voice): Promise<AudioBuffer | null> {

@@ -1,8 +1,7 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { readTempoText, type Sheet, plain } from '../../../core/index';
+import { readTempoText, type Sheet } from '../../../core/index';
 import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
-import { VoiceService } from '../../services/voice.service';
 import { choose, tick } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { CallsPage } from './calls-page';
@@ -127,20 +126,5 @@ describe('the calls of a sheet', () => {
       return host(fixture).textContent.includes('This sheet is not here');
     });
     fixture.destroy();
-  });
-});
-
-describe('the recorded voices', () => {
-  beforeEach(() => TestBed.configureTestingModule({ providers: testProviders() }));
-
-  it('without a pack fall back to the speaking rate, and nothing is missing', async () => {
-    const voices = TestBed.inject(VoiceService);
-    await TestBed.inject(SettingsService).loaded;
-    TestBed.tick();
-    expect(voices.lengthOf(plain('one two'))).toBe(727);
-    expect(voices.missing(plain('no such word'))).toEqual([]);
-    expect(voices.wishes().talk).toBe('all');
-    TestBed.inject(SettingsService).change({ talk: 'bells' });
-    expect(voices.wishes().talk).toBe('bells');
   });
 });

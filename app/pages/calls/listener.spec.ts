@@ -55,6 +55,7 @@ describe('listening to a stretch', () => {
     const voices = {
       voice: signal(recorded === 'none' ? null : voice),
       recording: signal(recorded === 'recorded' ? buffer : null),
+      getReady: () => undefined,
       missing: ({ say }: Saying): readonly string[] => (/water/i.test(say) ? ['water'] : []),
     };
     TestBed.configureTestingModule({

@@ -20,6 +20,10 @@ export class Listener implements OnDestroy {
   private readonly timers = new Set<ReturnType<typeof setTimeout>>();
   private frame = 0;
 
+  constructor() {
+    this.voices.getReady();
+  }
+
   async play(script: Script, from: SessionTime): Promise<void> {
     this.stop();
     this.trouble.set('');

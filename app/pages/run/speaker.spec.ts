@@ -49,6 +49,7 @@ describe('the speaker', () => {
     const heard = new Heard();
     const voices = {
       voice: signal<Voice | null>(recorded ? voice : null),
+      getReady: () => undefined,
       recording: signal<AudioBuffer | null>(
         recorded ? new OfflineAudioContext(1, 1, 16_000).createBuffer(1, 16_000, 16_000) : null,
       ),

@@ -39,6 +39,10 @@ export class Speaker {
   private shown: Call | null = null;
   private leaf: Leaf | null = null;
 
+  constructor() {
+    this.voices.getReady();
+  }
+
   /** Goes by another script from now on. */
   goBy(script: Script): void {
     this.script = script;

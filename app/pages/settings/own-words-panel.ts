@@ -111,9 +111,9 @@ export class OwnWordsPanel {
     await this.sound.unlock();
     const before = this.voices.voice();
     if (before) this.own.say(before.id, word);
-    await this.own.settled();
-    const [voice, recording, now] = [this.voices.voice(), this.voices.recording(), this.sound.now()];
-    this.deaf.set(!voice || !recording || now === null);
-    if (voice && recording && now !== null) this.sound.speakAt(recording, assemble({ say: word }, voice).clips, now);
+    const [spoken, now] = [await this.voices.ready(), this.sound.now()];
+    this.deaf.set(!spoken || now === null);
+    if (spoken && now !== null)
+      this.sound.speakAt(spoken.recording, assemble({ say: word }, spoken.voice).clips, now);
   }
 }
