@@ -52,13 +52,20 @@ function newest(path) {
   return Math.max(0, ...readdirSync(path).map((name) => newest(join(path, name))));
 }
 
+const browserFolder = join(root, 'dist/app/browser');
+
+/** Compresses what carries a hash in its name, and so is never written anew, once for all: the server sends it as it lies there. */
+function compress() {
+  for (const name of readdirSync(browserFolder).filter((each) => /-[A-Z0-9]{8}\.(js|css|svg)$/.test(each)))
+    writeFileSync(join(browserFolder, `${name}.gz`), gzipSync(readFileSync(join(browserFolder, name)), { level: 9 }));
+}
+
 /** The first script and what it loads before anything is shown, compressed as the server sends it; more is refused. */
 const mostInitial = 150_000;
 function checkInitial() {
-  const browser = join(root, 'dist/app/browser');
-  const page = readFileSync(join(browser, 'index.html'), 'utf8');
+  const page = readFileSync(join(browserFolder, 'index.html'), 'utf8');
   const files = new Set([...page.matchAll(/(?:src|href)="([^"]+\.js)"/g)].map(([, file]) => file));
-  const bytes = [...files].reduce((sum, file) => sum + gzipSync(readFileSync(join(browser, file))).length, 0);
+  const bytes = [...files].reduce((sum, file) => sum + statSync(join(browserFolder, `${file}.gz`)).size, 0);
   console.log(`Initial JavaScript: ${(bytes / 1000).toFixed(0)} kB compressed, at most ${mostInitial / 1000}`);
   if (files.size === 0 || bytes > mostInitial) {
     console.error('Too much is loaded before anything is shown: load it where it is used');
@@ -117,6 +124,7 @@ export async function build() {
     return;
   await buildPlayer();
   must(process.execPath, [...ng, 'build'], 'Building the application');
+  compress();
   checkInitial();
   // Imported here: esbuild is there only once the packages are installed.
   const { build: bundle } = await import('esbuild');

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { extname, join } from 'node:path';
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 
 /** The security headers: nothing from elsewhere, since every script, style, font and picture ships with the application. */
@@ -67,14 +68,17 @@ export function createApp(folder: string, authority?: string): Express {
       response.type('application/x-x509-ca-cert').set('Cache-Control', 'no-cache').send(authority);
     });
   app.use(
-    express.static(folder, {
+    // What the build has compressed is sent as it lies there; the rest is compressed on its way.
+    expressStaticGzip(folder, {
       index: false,
-      redirect: false,
-      dotfiles: 'ignore',
-      setHeaders: (response, path) => {
-        // Names of built files carry a hash of what is in them.
-        const hashed = /-[A-Z0-9]{8}\.[a-z0-9]+$/.test(path);
-        response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+      serveStatic: {
+        redirect: false,
+        dotfiles: 'ignore',
+        setHeaders: (response, path) => {
+          // Names of built files carry a hash of what is in them.
+          const hashed = /-[A-Z0-9]{8}\.[a-z0-9]+(\.gz)?$/.test(path);
+          response.setHeader('Cache-Control', hashed ? 'public, max-age=31536000, immutable' : 'no-cache');
+        },
       },
     }),
   );
