@@ -127,6 +127,7 @@ describe('the log', () => {
 
   it('keeps what is added afterwards, and refuses a count that cannot be', async () => {
     const { host, fixture } = await open(LogPage, (page) => ready(page));
+    button(host, 'Change the entry of Ten minutes').focus();
     button(host, 'Change the entry of Ten minutes').click();
     await shows(host, (page) => page.querySelector('kt-entry-form') !== null);
     expect(document.activeElement?.getAttribute('aria-label')).toBe('Entry of Ten minutes before the shift');

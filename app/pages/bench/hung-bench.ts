@@ -51,11 +51,11 @@ const amplitude = 0.32;
               [attr.height]="bag().length"
             />
           </g>
-          <text class="zone" x="-1.45" y="0.35">{{ phase() }}</text>
         </svg>
         <button type="button" matButton="outlined" (click)="motion.toggle()">
           {{ motion.running() ? 'Hold' : 'Swing' }}
         </button>
+        <span class="phase soft">{{ phase() }}</span>
       </div>
       <div class="stack">
         <div class="fields">

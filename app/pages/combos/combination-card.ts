@@ -35,13 +35,14 @@ import { orNothing, ChoiceField } from '../../parts/fields/choice-field';
 import { KeysService, type Shortcut } from '../../services/keys.service';
 import { SettingsService } from '../../services/settings.service';
 import { FigureFold } from '../../parts/figure/figure-fold';
+import { Opened } from '../../parts/opened';
 import { StaffEditor } from '../../parts/staff-editor/staff-editor';
 import { PractiseLink } from './practise-link';
 
 /** One combination of the book, open for editing: typed, or placed on the staff. Every good change is saved at once. */
 @Component({
   selector: 'kt-combination-card',
-  imports: [MatRadioModule, ChoiceField, TextField, MatButtonModule, FigureFold, PractiseLink, StaffEditor],
+  imports: [MatRadioModule, ChoiceField, TextField, MatButtonModule, FigureFold, Opened, PractiseLink, StaffEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './combination-card.html',
   styleUrl: './combination-card.scss',

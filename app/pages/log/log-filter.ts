@@ -69,6 +69,17 @@ const orAny = <T extends string>(name: string, choices: readonly Choice<T>[]): r
     .find {
       width: 14rem;
     }
+    @media (max-width: 720px) {
+      .find {
+        width: 100%;
+      }
+      kt-day-field,
+      kt-choice-field {
+        flex: 1 1 9rem;
+        width: auto;
+        min-width: 0;
+      }
+    }
   `,
 })
 export class LogFilter {

@@ -5,7 +5,6 @@ import {
   Component,
   computed,
   effect,
-  type ElementRef,
   inject,
   input,
   linkedSignal,
@@ -41,6 +40,7 @@ import { AddingUp } from '../../parts/adding-up';
 import { EntryForm } from '../../parts/entry-form';
 import { FileButton } from '../../parts/fields/file-button';
 import { byPlace, MeasuredScroll, rowHeights } from '../../parts/measured-scroll';
+import { Opened } from '../../parts/opened';
 import { UnreadList } from '../../parts/unread-list';
 import { LogFilesService, type Incoming } from '../../services/log-files.service';
 import { LogService } from '../../services/log.service';
@@ -72,7 +72,7 @@ interface Shown {
   imports: [
     AddingUp,
     ...[MatSortModule, MatTableModule, MatTooltip, MatIcon, MatButtonModule, MatCheckbox, MatMenuModule],
-    ...[DatePipe, RouterLink, ScrollingModule, EntryForm, FileButton, MeasuredScroll, UnreadList],
+    ...[DatePipe, RouterLink, ScrollingModule, EntryForm, FileButton, MeasuredScroll, Opened, UnreadList],
     ...[ByHandForm, CompareRuns, CsvMappingForm, ForgetPerson, LogFilter],
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -184,12 +184,7 @@ export class LogPage {
     if (order) this.wish.update((wish) => ({ ...wish, order, down }));
   }
 
-  private readonly card = viewChild<ElementRef<HTMLElement>>('card');
-  /** By what an entry was opened. */
-  private pressed: HTMLElement | null = null;
-
   constructor() {
-    effect(() => this.card()?.nativeElement.focus());
     // Whoever looks for something else begins at the top of what is found.
     effect(() => {
       const list = this.wish() && untracked(this.scroll)?.elementRef.nativeElement;
@@ -218,18 +213,6 @@ export class LogPage {
 
   protected headOf(line: LogLine): LogHead | null {
     return typeof line === 'string' ? null : line;
-  }
-
-  /** Opens an entry above the list, with the cursor in it. */
-  protected change(id: string, { currentTarget }: Event): void {
-    this.pressed = currentTarget as HTMLElement;
-    this.open.set(id);
-  }
-
-  /** Closes it, and the cursor is again where it was opened. */
-  protected close(): void {
-    this.open.set(null);
-    this.pressed?.focus();
   }
 
   protected tagsOf({ done, rehearsal, brokenOff, byHand, who }: LogEntry): readonly string[] {

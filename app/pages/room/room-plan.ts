@@ -11,6 +11,8 @@ export interface Placed {
 }
 
 const margin = 0.35;
+/** Room that a bag's name takes, in metres of the drawing. */
+const nameHeight = 0.26;
 
 /** The room from above, to scale: bags with the circles they need. Moved by mouse, finger or arrow keys. */
 @Component({
@@ -56,7 +58,7 @@ const margin = 0.35;
           (keydown)="nudge(bag, $event)"
         >
           <circle class="bag" [class.open]="bag.nature?.body === 'none'" [attr.r]="bag.radius" />
-          <text [attr.y]="bag.radius + 0.26">{{ bag.name }}</text>
+          <text [attr.y]="bag.nameAt">{{ bag.name }}</text>
           @if (bag.meets) {
             <text class="mark" [attr.y]="-bag.radius - 0.1">too near</text>
           }
@@ -199,6 +201,11 @@ export class RoomPlan {
         nature: natureOf(bag.kind, this.shown().ownBags),
         name: bag.down ? `${name} (down)` : name,
         circle: floor?.circle ?? 0,
+        // Where nobody stands: at the edge of the circle, and inside the room.
+        nameAt: Math.max(
+          bag.radius + nameHeight,
+          Math.min((floor?.circle ?? 0) - nameHeight / 2, this.shown().depth - bag.y - nameHeight / 2),
+        ),
         meets,
         label: `${name}, ${sayLength(bag.x, units)} from the left, ${sayLength(bag.y, units)} from the front${free}. Arrow keys move it.`,
       };

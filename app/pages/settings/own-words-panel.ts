@@ -113,7 +113,6 @@ export class OwnWordsPanel {
     if (before) this.own.say(before.id, word);
     const [spoken, now] = [await this.voices.ready(), this.sound.now()];
     this.deaf.set(!spoken || now === null);
-    if (spoken && now !== null)
-      this.sound.speakAt(spoken.recording, assemble({ say: word }, spoken.voice).clips, now);
+    if (spoken && now !== null) this.sound.speakAt(spoken.recording, assemble({ say: word }, spoken.voice).clips, now);
   }
 }

@@ -143,7 +143,7 @@ export class SheetPage {
   /** Few fingers wide: blocks are added from one menu. */
   protected readonly narrow = toSignal(
     inject(BreakpointObserver)
-      .observe('(max-width: 1000px)')
+      .observe('(max-width: 1200px)')
       .pipe(map(({ matches }) => matches)),
     { initialValue: false },
   );

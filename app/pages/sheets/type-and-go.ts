@@ -62,7 +62,7 @@ const mostOffered = 8;
       width: 7rem;
     }
     .choice {
-      width: 9.5rem;
+      width: 9rem;
     }
     button {
       margin-top: 1px;
