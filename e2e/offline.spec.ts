@@ -25,14 +25,34 @@ const end = (server: ChildProcess): Promise<unknown> =>
     server.kill();
   });
 
+/** Puts everything on the device, and what speaks own words. */
 async function installed(page: Page): Promise<void> {
   await page.goto(at('/settings'));
   await expect(page.getByText(/Everything is on this device, both voices with it: \d/)).toBeVisible({
     timeout: 30_000,
   });
+  await page.getByRole('button', { name: 'Fetch it and speak my words' }).click();
+  await expect(page.getByRole('button', { name: 'A word said otherwise' })).toBeVisible({ timeout: 30_000 });
 }
 
-test('with the server gone everything works: all views, a run with its voice, a sound file; a newer version waits', async ({
+/** How many own words are kept as they are spoken. */
+const spokenWords = (page: Page): Promise<number> =>
+  page.evaluate(
+    () =>
+      new Promise<number>((done, failed) => {
+        const open = indexedDB.open('keen-tempo');
+        open.onerror = () => failed(open.error);
+        open.onsuccess = () => {
+          const count = open.result.transaction('clips').objectStore('clips').count();
+          count.onsuccess = () => {
+            open.result.close();
+            done(count.result);
+          };
+        };
+      }),
+  );
+
+test('with the server gone everything works: all views, a run with its voice, own words, a sound file; a newer version waits', async ({
   page,
 }) => {
   test.slow();
@@ -59,12 +79,18 @@ test('with the server gone everything works: all views, a run with its voice, a 
     '/log',
     '/progress',
     '/programme',
-    '/calls/demo-ten-minutes',
   ];
   for (const path of views) {
     await page.goto(at(path));
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
   }
+  // A word that nobody has written before is spoken by what was kept.
+  await page.goto(at('/settings'));
+  expect(await spokenWords(page)).toBe(0);
+  await page.getByRole('button', { name: 'A word said otherwise' }).click();
+  await page.getByRole('button', { name: 'Hear Tarrowby' }).click();
+  await expect.poll(() => spokenWords(page)).toBe(1);
+  await page.goto(at('/calls/demo-ten-minutes'));
   await page.getByRole('button', { name: 'Take out' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
