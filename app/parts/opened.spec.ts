@@ -1,17 +1,18 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
+import { MatButtonModule } from '@angular/material/button';
 import { Opened } from './opened';
 
 @Component({
-  imports: [Opened],
+  imports: [MatButtonModule, Opened],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (open(); as id) {
-      <section style="height: 3000px" [ktOpened]="id"><input /></section>
+      <section style="height: 3000px" [ktOpened]="id"><a href="#inside">inside</a></section>
     }
     <div style="height: 2000px"></div>
-    <button type="button">row</button>
-    <a href="#elsewhere">elsewhere</a>
+    <button type="button" matButton>row</button>
+    <a class="elsewhere" href="#elsewhere">elsewhere</a>
   `,
 })
 class List {
@@ -39,7 +40,7 @@ describe('what opens elsewhere than where it was pressed', () => {
     open('one');
     expect(document.activeElement).toBe(find('section'));
     expect(Math.abs(find('section').getBoundingClientRect().top)).toBeLessThan(innerHeight / 4);
-    find('input').focus();
+    find('section a').focus();
     open(null);
     expect(document.activeElement).toBe(find('button'));
   });
@@ -48,7 +49,7 @@ describe('what opens elsewhere than where it was pressed', () => {
     const { find, open } = setUp();
     find('button').focus();
     open('one');
-    find('input').focus();
+    find('section a').focus();
     open('two');
     expect(document.activeElement).toBe(find('section'));
     open(null);
@@ -59,8 +60,8 @@ describe('what opens elsewhere than where it was pressed', () => {
     const { find, open } = setUp();
     find('button').focus();
     open('one');
-    find('a').focus();
+    find('.elsewhere').focus();
     open(null);
-    expect(document.activeElement).toBe(find('a'));
+    expect(document.activeElement).toBe(find('.elsewhere'));
   });
 });

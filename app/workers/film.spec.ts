@@ -120,7 +120,7 @@ describe('a film', () => {
   it('has pictures without gap or overlap: each frame where the figure moves, else where something changes', () => {
     const moving = readTempoText('round 0:20: 1 2 3b\nrest 0:10').sheet;
     const timeline = compile(moving);
-    const { session } = takenSession('t', timeline, scriptOf(moving, {}, timeline), null, 16_000, () => 0);
+    const { session } = takenSession('t', timeline, scriptOf(moving, {}, timeline), null, 16_000);
     for (const figure of [true, false]) {
       const frames = [
         ...filmFrames(session, { from: 3000, to: 28_000 }, (leaf) => figure && leaf.combination !== null),

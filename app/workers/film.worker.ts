@@ -28,12 +28,9 @@ import {
   scriptOf,
   takenSession,
   vttOf,
-  writeCombination,
-  type Leaf,
   type Milliseconds,
 } from '../../core/index';
 import { layoutStaff } from '../parts/strike-staff/layout';
-import type { StaffLayout } from '../parts/strike-staff/staff';
 import type { FilmKind, FilmRequest } from './protocol';
 import { FilmPainter } from '../parts/film/film-painter';
 
@@ -50,19 +47,11 @@ function sessionOf({ sheet, wishes, recording }: Pick<FilmRequest, 'sheet' | 'wi
   const timeline = compile(sheet);
   const lengthOf = recording ? lengthIn(recording.voice) : undefined;
   const script = scriptOf(sheet, { ...wishes, ...(lengthOf ? { lengthOf } : {}) }, timeline);
-  const staffs: StaffLayout[] = [];
-  const known = new Map<string, number>();
   const scheme = schemeOrSix(sheet.numbers);
-  const staffOf = ({ combination }: Leaf): number | null => {
-    if (!combination) return null;
-    const key = writeCombination(combination);
-    const found = known.get(key);
-    if (found !== undefined) return found;
-    known.set(key, staffs.length);
-    staffs.push(layoutStaff(combination, { scheme, added: [], levels: 'used', study: null, names: true }));
-    return staffs.length - 1;
-  };
-  const { session } = takenSession(sheet.title, timeline, script, null, soundRate, staffOf);
+  const { session, pictured } = takenSession(sheet.title, timeline, script, null, soundRate);
+  const staffs = pictured.map(({ combination }) =>
+    layoutStaff(combination, { scheme, added: [], levels: 'used', study: null, names: true }),
+  );
   return { session, script, staffs };
 }
 

@@ -14,8 +14,7 @@ import {
   takenSheet,
   views,
   wallCard,
-  writeCombination,
-  type Leaf,
+  type Pictured,
   type Scheme,
   type TakenPicture,
   type TakenRecording,
@@ -31,24 +30,13 @@ const bitrate = 32;
 /** A strip has no more stills than this; a longer combination is shown by its staff and the figure. */
 const mostStills = 12;
 
-/** The pictures of a session's combinations, each once, and which of them a leaf has. */
-function picturesOf(scheme: Scheme) {
-  const pictures: TakenPicture[] = [];
-  const known = new Map<string, number>();
-  const staffOf = ({ combination, stance }: Leaf): number | null => {
-    if (!combination) return null;
-    const key = `${writeCombination(combination)} ${stance}`;
-    const found = known.get(key);
-    if (found !== undefined) return found;
-    const layout = layoutStaff(combination, { scheme, added: [], levels: 'used', study: null, names: true });
-    const labels = stripLabels(combination, scheme);
-    const strip =
-      labels.length > mostStills ? '' : stripSvg(figureOf(combination, stance), views['three-quarter'], labels);
-    known.set(key, pictures.length);
-    pictures.push({ staff: staffSvg(layout, describeCombination(combination)), strip });
-    return pictures.length - 1;
-  };
-  return { pictures, staffOf };
+/** A combination's staff, and its strip of the figure where that is not too long. */
+function pictureOf({ combination, stance }: Pictured, scheme: Scheme): TakenPicture {
+  const layout = layoutStaff(combination, { scheme, added: [], levels: 'used', study: null, names: true });
+  const labels = stripLabels(combination, scheme);
+  const strip =
+    labels.length > mostStills ? '' : stripSvg(figureOf(combination, stance), views['three-quarter'], labels);
+  return { staff: staffSvg(layout, describeCombination(combination)), strip };
 }
 
 async function encoded({ samples }: TakenRecording): Promise<string> {
@@ -69,9 +57,9 @@ function packed({ sheet, kept, wishes, recording }: Omit<TakeHomeRequest, 'parts
   const timeline = compile(taken);
   const lengthOf = recording ? lengthIn(recording.voice) : undefined;
   const script = scriptOf(taken, { ...wishes, ...(lengthOf ? { lengthOf } : {}) }, timeline);
-  const { pictures, staffOf } = picturesOf(schemeOrSix(taken.numbers));
-  const made = takenSession(taken.title, timeline, script, recording, rate, staffOf);
-  return { taken, pictures, ...made };
+  const made = takenSession(taken.title, timeline, script, recording, rate);
+  const scheme = schemeOrSix(taken.numbers);
+  return { taken, pictures: made.pictured.map((each) => pictureOf(each, scheme)), ...made };
 }
 
 /** The session as one file that plays anywhere. */

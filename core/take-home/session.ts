@@ -6,6 +6,8 @@ import type { FiguredLeaf } from '../script/leaf-figure';
 import type { Script } from '../script/script';
 import type { ShownCall } from '../script/shown';
 import type { SoundCue } from '../script/sounds';
+import type { Combination } from '../notation/combination';
+import { writeCombination } from '../notation/write';
 import { leafDetail, blockName } from '../timeline/names';
 import { exerciseNamed } from '../library/exercises';
 import type { Leaf, Timeline } from '../timeline/leaf';
@@ -110,10 +112,30 @@ function wordsOf(leaf: Leaf): string {
   return how ? `${words}: ${how}` : words;
 }
 
+/** A combination of a session as it is done: what a picture shows. */
+export interface Pictured {
+  readonly combination: Combination;
+  readonly stance: Leaf['stance'];
+}
+
+/** Numbers what is to be pictured, each combination in each stance once. */
+function numbered() {
+  const pictured: Pictured[] = [];
+  const known = new Map<string, number>();
+  const numberOf = ({ combination, stance }: Leaf): number | null => {
+    if (!combination) return null;
+    const key = `${writeCombination(combination)} ${stance}`;
+    const number = known.get(key) ?? pictured.push({ combination, stance }) - 1;
+    known.set(key, number);
+    return number;
+  };
+  return { pictured, numberOf };
+}
+
 /**
- * A session as a file takes it along, with a recording of just the clips that it needs; without a recorded voice bells and
- * words on the screen remain.
- * @example takenSession('Tower', timeline, script, null, 16_000, []).session.leaves.length
+ * A session as a file takes it along, what is to be pictured in it, and a recording of just the clips that it needs; without
+ * a recorded voice bells and words on the screen remain.
+ * @example takenSession('Tower', timeline, script, null, 16_000).session.leaves.length
  */
 export function takenSession(
   title: string,
@@ -121,8 +143,12 @@ export function takenSession(
   script: Script,
   recording: Recording | null,
   rate: number,
-  staffOf: (leaf: Leaf) => number | null,
-): { readonly session: TakenSession; readonly recording: TakenRecording | null } {
+): {
+  readonly session: TakenSession;
+  readonly pictured: readonly Pictured[];
+  readonly recording: TakenRecording | null;
+} {
+  const { pictured, numberOf } = numbered();
   const collect = recording && collector(recording, rate);
   const clipsFor = (call: Script['calls'][number], begins: SessionTime): TakenClip[] =>
     recording && collect && call.kind !== 'bell'
@@ -151,7 +177,7 @@ export function takenSession(
       words: wordsOf(leaf),
       still: leaf.combination ? null : (exerciseNamed(leaf.words ?? '')?.still ?? null),
       bag: leaf.block === 'show' ? null : (bagKinds.find((kind) => leaf.bags.includes(kind)) ?? null),
-      staff: staffOf(leaf),
+      staff: numberOf(leaf),
     })),
     calls: script.calls.filter(({ kind }) => kind !== 'bell' && kind !== 'strikes').map(shown),
     sounds: script.sounds.filter(({ at }) => at >= 0),
@@ -167,5 +193,5 @@ export function takenSession(
       return { say, clips };
     }),
   };
-  return { session, recording: collect ? collect.recording() : null };
+  return { session, pictured, recording: collect ? collect.recording() : null };
 }

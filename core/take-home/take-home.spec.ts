@@ -2,6 +2,7 @@ import { lengthIn, type Voice } from '../audio/voice';
 import { readIncomingText } from '../formats/incoming';
 import { sheetInPage } from '../formats/sheet-in-page';
 import { readTempoText } from '../formats/tempo-text/read';
+import { writeCombination } from '../notation/write';
 import { scriptOf } from '../script/script';
 import type { Sheet } from '../sheet/schema';
 import { compile } from '../timeline/compile';
@@ -31,7 +32,7 @@ const hostile: Sheet = {
 
 const pageOf = (sheet: Sheet): string => {
   const timeline = compile(sheet);
-  const { session } = takenSession(sheet.title, timeline, scriptOf(sheet, {}, timeline), null, 16_000, () => null);
+  const { session } = takenSession(sheet.title, timeline, scriptOf(sheet, {}, timeline), null, 16_000);
   return takeHomePage({ sheet, session, pictures: [], recording: null }, parts);
 };
 
@@ -79,7 +80,7 @@ describe('what is taken home', () => {
     const samples = Float32Array.from({ length: (rate * 300) / 1000 }, (_, at) => Math.floor(at / 1600) + 1);
     const timeline = compile(plainSheet);
     const script = scriptOf(plainSheet, { lengthOf: lengthIn(voice) }, timeline);
-    const { session, recording } = takenSession('Tower', timeline, script, { voice, samples }, rate, () => null);
+    const { session, recording } = takenSession('Tower', timeline, script, { voice, samples }, rate);
     expect(session.clips.length).toBeGreaterThan(3);
     const places = new Map(session.clips.map(({ from, ms }) => [from, ms]));
     expect(places.size).toBe(3);
@@ -96,7 +97,7 @@ describe('what is taken home', () => {
   it('has every leaf with its heading, words and open breaks', () => {
     const sheet = sheetOf('# Tower\nwarm-up 1:00\nrest open\nround 0:30: 1 2');
     const timeline = compile(sheet);
-    const { session } = takenSession('Tower', timeline, scriptOf(sheet, {}, timeline), null, 16_000, () => 0);
+    const { session } = takenSession('Tower', timeline, scriptOf(sheet, {}, timeline), null, 16_000);
     expect(session.leaves.length).toBe(timeline.leaves.length);
     expect(session.leaves.some(({ open }) => open)).toBe(true);
     expect(session.leaves.at(-1)?.heading).toContain('Round 1');
@@ -104,14 +105,31 @@ describe('what is taken home', () => {
     expect(session.sounds.length).toBeGreaterThan(0);
     const bagged = sheetOf('bag: heavy\nshow 0:30: 1 2\nround 0:30: 1 2');
     const plan = compile(bagged);
-    const taken = takenSession('t', plan, scriptOf(bagged, {}, plan), null, 16_000, () => 0).session;
+    const taken = takenSession('t', plan, scriptOf(bagged, {}, plan), null, 16_000).session;
     expect(taken.leaves.map(({ bag }) => bag)).toEqual([null, 'heavy']);
+  });
+
+  it('pictures each combination once in each stance, and every leaf names its own', () => {
+    const sheet = sheetOf('round 1:00:\n  0:20: 1 2\n  0:20: 2 3\n  0:20 southpaw: 1 2\nround 0:30: 1 2');
+    const timeline = compile(sheet);
+    const { session, pictured } = takenSession('t', timeline, scriptOf(sheet, {}, timeline), null, 16_000);
+    expect(pictured.map(({ combination, stance }) => [writeCombination(combination), stance])).toEqual([
+      ['1 2', 'orthodox'],
+      ['2 3', 'orthodox'],
+      ['1 2', 'southpaw'],
+    ]);
+    // The change of stance between them has none.
+    expect(session.leaves.map(({ staff }) => staff)).toEqual([0, 1, null, 2, 0]);
   });
 
   it('as a card has a row for each block but the rests, and every text escaped', () => {
     const timeline = compile(hostile);
-    const { session } = takenSession(hostile.title, timeline, scriptOf(hostile, {}, timeline), null, 16_000, () => 0);
-    const card = wallCard(session, [{ staff: '<svg id="staff"></svg>', strip: '<svg id="strip"></svg>' }]);
+    const script = scriptOf(hostile, {}, timeline);
+    const { session, pictured } = takenSession(hostile.title, timeline, script, null, 16_000);
+    const card = wallCard(
+      session,
+      pictured.map(() => ({ staff: '<svg id="staff"></svg>', strip: '<svg id="strip"></svg>' })),
+    );
     expect(card.match(/<tr>/g)?.length).toBe(2);
     expect(card.match(/id="strip"/g)?.length).toBe(2);
     expect(card).not.toContain('<img');
