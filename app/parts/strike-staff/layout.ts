@@ -137,7 +137,9 @@ export function layoutStaff(combination: Combination, options: LayoutOptions): S
   const above = tight && (options.added.length > 0 || hasBracket(combination.items)) ? 5 : 0;
   const top = room.top + above + (moments.length > 0 ? momentRow : 0);
   const leadY = (target: Target): number => top + Math.max(0, levels.indexOf(target)) * room.level;
-  const middle = leadY(levels.at(-1) ?? 'head') + room.stave;
+  // A name stands between its move and the middle line, never on it.
+  const toMiddle = names ? Math.max(room.stave, halfGlyph + nameRow + 1) : room.stave;
+  const middle = leadY(levels.at(-1) ?? 'head') + toMiddle;
   const rearY = (target: Target): number => middle + room.stave + Math.max(0, levels.indexOf(target)) * room.level;
   const yOf = (move: Move): number => {
     if (move.target && (isStrike(move) || move.feint || familyOf(move) === 'push'))

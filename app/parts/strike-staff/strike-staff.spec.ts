@@ -33,6 +33,17 @@ describe('the strike staff’s layout', () => {
     expect(layoutOf('1 lk', [], 'all').staves.length).toBe(6);
   });
 
+  it('keeps the names of lead strikes off the middle line, on a wall, too', () => {
+    const options = { scheme: six, added: [], levels: 'used', study: null, names: true } as const;
+    for (const aspect of [undefined, 3]) {
+      const { glyphs, middle } = layoutStaff(combinationOf('1 3b llk'), { ...options, ...(aspect ? { aspect } : {}) });
+      const lowest = Math.max(...glyphs.map(({ y }) => y));
+      // A name stands twenty under its move, its longest letters two more (strike-staff.html).
+      expect(lowest + 22).toBeLessThan(middle);
+      expect(glyphs.every(({ name }) => name !== '')).toBeTrue();
+    }
+  });
+
   it('leans defences to their side, without writing it', () => {
     const { glyphs, middle } = layoutOf('sl sl-l pu');
     expect(glyphs.map((glyph) => glyph.label)).toEqual(['sl', 'sl', 'pu']);
