@@ -3,6 +3,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
 import { createApp } from './app';
 
 describe('the server', () => {
@@ -13,6 +14,8 @@ describe('the server', () => {
     const folder = mkdtempSync(join(tmpdir(), 'served-'));
     writeFileSync(join(folder, 'index.html'), '<title>first page</title>');
     writeFileSync(join(folder, 'main-ABCDEF12.js'), 'export {};');
+    writeFileSync(join(folder, 'chunk-ABCDEF34.js'), 'as it was written');
+    writeFileSync(join(folder, 'chunk-ABCDEF34.js.gz'), gzipSync('as the build compressed it'));
     server = await new Promise<Server>((done) => {
       const listening = createApp(folder).listen(0, '127.0.0.1', () => done(listening));
     });
@@ -32,6 +35,19 @@ describe('the server', () => {
   it('does not find missing files, nor anything above its folder', async () => {
     expect((await fetch(`${base}/missing.js`)).status).toBe(404);
     expect((await fetch(`${base}/%2e%2e/%2e%2e/etc/passwd.txt`)).status).toBe(404);
+  });
+
+  it('sends what the build has compressed as it lies there, to whoever takes it so', async () => {
+    const ask = (encoding: string): Promise<Response> =>
+      fetch(`${base}/chunk-ABCDEF34.js`, { headers: { 'accept-encoding': encoding } });
+    const [compressed, plain] = [await ask('gzip'), await ask('identity')];
+    expect(await compressed.text()).toBe('as the build compressed it');
+    expect(await plain.text()).toBe('as it was written');
+    for (const answer of [compressed, plain]) {
+      expect(answer.headers.get('cache-control')).toContain('immutable');
+      expect(answer.headers.get('content-type')).toContain('text/javascript');
+      expect(answer.headers.get('vary')).toContain('Accept-Encoding');
+    }
   });
 
   it('keeps hashed files for long, the first page not at all, and lets nothing in from elsewhere', async () => {

@@ -38,7 +38,20 @@ const readingOnly: RequestHandler = (request, response, next) => {
   else next();
 };
 
-/** An address that cannot be read is said to be one, without traces or paths. */
+const unreadable = 'This address cannot be read';
+
+/** An address that nobody can read goes no further: what sends files would answer it in words of its own. */
+const readableOnly: RequestHandler = (request, response, next) => {
+  try {
+    decodeURIComponent(request.path);
+  } catch {
+    response.status(400).type('text').send(unreadable);
+    return;
+  }
+  next();
+};
+
+/** What goes wrong is said without traces or paths. */
 const plainErrors: ErrorRequestHandler = (error: unknown, _request, response, next) => {
   if (response.headersSent) {
     next(error);
@@ -49,7 +62,7 @@ const plainErrors: ErrorRequestHandler = (error: unknown, _request, response, ne
   response
     .status(known ? status : 500)
     .type('text')
-    .send(status === 404 ? 'Not found' : known ? 'This address cannot be read' : 'Something went wrong');
+    .send(status === 404 ? 'Not found' : known ? unreadable : 'Something went wrong');
 };
 
 /**
@@ -62,6 +75,7 @@ export function createApp(folder: string, authority?: string): Express {
   app.disable('x-powered-by');
   app.use(headers);
   app.use(readingOnly);
+  app.use(readableOnly);
   app.use(compression());
   if (authority !== undefined)
     app.get('/authority.crt', (_request, response) => {

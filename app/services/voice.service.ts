@@ -83,7 +83,8 @@ export class VoiceService {
     effect(() => {
       const packed = this.packed();
       this.decoded.set(null);
-      if (packed && this.wanted()) void this.record(packed).then((buffer) => packed === this.packed() && this.decoded.set(buffer));
+      if (packed && this.wanted())
+        void this.record(packed).then((buffer) => packed === this.packed() && this.decoded.set(buffer));
     });
   }
 
