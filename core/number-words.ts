@@ -50,5 +50,9 @@ export function readNumberWord(words: string): number | null {
   return count === null || more === null || more > 99 ? null : count * 100 + more;
 }
 
-/** What a number may look like in running text, in figures or in words, for a pattern. */
-export const numberPattern = `(?:\\d{1,5}(?:\\.\\d{1,2})?|(?:(?:${[...values.keys(), 'a'].sort((a, b) => b.length - a.length).join('|')}) )?hundred(?:(?: and)? (?:${[...values.keys()].sort((a, b) => b.length - a.length).join('|')}))?|${[...values.keys()].sort((a, b) => b.length - a.length).join('|')})`;
+const anyOf = (words: readonly string[]): string => [...words].sort((a, b) => b.length - a.length).join('|');
+/** Up to ninety-nine. Put together by tens and ones: with each of the hundred spelt out, a pattern takes long to compile. */
+const word = `(?:(?:${anyOf(tens.filter((ten) => ten !== ''))})(?:-(?:${anyOf(small.slice(1, 10))}))?|${anyOf(small)})`;
+
+/** What a number may look like in running text, in figures or in small letters, for a pattern. */
+export const numberPattern = `(?:\\d{1,5}(?:\\.\\d{1,2})?|(?:(?:${word}|a) )?hundred(?:(?: and)? ${word})?|${word})`;
