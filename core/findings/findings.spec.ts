@@ -83,6 +83,13 @@ describe('findings of a sheet', () => {
       expect(said.join(', ')).toBe(read);
     });
 
+  it('keep the words of an announcement as they are written, whatever their case', () => {
+    expect(claimsIn('THREE Rounds of Five Minutes').map(({ words, number }) => [words, number])).toEqual([
+      ['THREE Rounds of Five Minutes', 'THREE'],
+      ['THREE Rounds of Five Minutes', 'Five'],
+    ]);
+  });
+
   it('check each announcement against the thing that it speaks of, and only that', () => {
     const good = ['warm-up 2:00 x3', 'round 2:00 x4 rest 1:00: 1 2b', 'core 5:00', '  5:00 plank'];
     const title = (text: string): string[] => whats('announced', `# ${text}`, ...good);
