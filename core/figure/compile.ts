@@ -16,6 +16,7 @@ import { motions } from './motions';
 import type { BodyMotion, Hit } from './body-motion';
 import { newBody, type Body } from './body';
 import { breathe, shuffle, stepTo, windUp } from './footwork';
+import { hurried, hurryOf } from './hurried';
 import { playKeys, type Group } from './play-keys';
 
 /** One repetition and when it begins. */
@@ -162,13 +163,8 @@ function layBreath(body: Body, home: Frame, at: Milliseconds, ms: Milliseconds, 
   breathe(body, at, ms);
 }
 
-/**
- * Repetitions as motion, in an orthodox (or square) stance; a southpaw's is the mirror of the mirrored combination
- * (`figureOf`). Pure; the same for the same repetitions.
- * @example motionOf([{ at: 0, repetition: study(combination).turns[0] }]).hits[0].at // 150
- */
-export function motionOf(performed: readonly Performed[], options: MotionOptions = {}): BodyMotion {
-  const pace = options.pace ?? 1;
+/** Repetitions laid out at a pace that motions are shaped for. */
+function laidOut(performed: readonly Performed[], pace: PaceFactor, options: MotionOptions): BodyMotion {
   const home = startFrame(options.square ?? false);
   const body = newBody(home);
   const begins = performed.map(({ at }) => at);
@@ -190,4 +186,21 @@ export function motionOf(performed: readonly Performed[], options: MotionOptions
   const last = performed.at(-1);
   const ms = options.until ?? (last ? last.at + last.repetition.ms / pace : 0);
   return finished(body, home, ms);
+}
+
+/**
+ * Repetitions as motion, in an orthodox (or square) stance; a southpaw's is the mirror of the mirrored combination
+ * (`figureOf`). Pure; the same for the same repetitions.
+ * @example motionOf([{ at: 0, repetition: study(combination).turns[0] }]).hits[0].at // 150
+ */
+export function motionOf(performed: readonly Performed[], options: MotionOptions = {}): BodyMotion {
+  const { pace = 1, until } = options;
+  const hurry = hurryOf(pace);
+  if (hurry === 1) return laidOut(performed, pace, options);
+  const slower = performed.map(({ at, repetition, onsets: told }): Performed => {
+    const later = told?.map((onset) => onset * hurry);
+    return { at: at * hurry, repetition, ...(later ? { onsets: later } : {}) };
+  });
+  const longer = { ...options, ...(until === undefined ? {} : { until: until * hurry }) };
+  return hurried(laidOut(slower, pace / hurry, longer), hurry);
 }

@@ -89,7 +89,7 @@ describe('the figure', () => {
   it('keeps within what a body does, whatever is thrown at whatever pace', () => {
     let seen = 0;
     fc.assert(
-      fc.property(plainCombination, fc.constantFrom(0.6, 1, 1.45), (combination, pace) => {
+      fc.property(plainCombination, fc.constantFrom(0.6, 1, 1.45, 1.8, 2.4), (combination, pace) => {
         seen += 1;
         expect(beyond(figureOf(combination, 'orthodox', pace), pace)).toEqual([]);
       }),
@@ -162,14 +162,15 @@ describe('the figure', () => {
 
   it('lands each strike at its onset and its own share of its length, seams and pace included', () => {
     const combination = combinationOf('1 2 tp 3 4 4b in+1 1+shift 2');
-    const pace = 0.8;
     const [turn] = study(combination).turns;
     const starts = turn ? onsets(turn) : [];
-    const landings = figureLandings(figureOf(combination, 'orthodox', pace));
-    expect(landings.length).toBe(9);
-    for (const { at, step, move: thrown } of landings) {
-      const motion = motions[thrown.id](thrown.side ?? 'lead', thrown.target);
-      expect(at).toBeCloseTo(((starts[step] ?? 0) + (motion.hit?.at ?? 0) * moveKind(thrown.id).ms) / pace, 6);
+    for (const pace of [0.8, 2.4]) {
+      const landings = figureLandings(figureOf(combination, 'orthodox', pace));
+      expect(landings.length).toBe(9);
+      for (const { at, step, move: thrown } of landings) {
+        const motion = motions[thrown.id](thrown.side ?? 'lead', thrown.target);
+        expect(at).toBeCloseTo(((starts[step] ?? 0) + (motion.hit?.at ?? 0) * moveKind(thrown.id).ms) / pace, 6);
+      }
     }
   });
 
