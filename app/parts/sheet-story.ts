@@ -14,16 +14,31 @@ const calmMs = 400;
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (expected(); as expected) {
-      @if (expected.counts > 0) {
-        <span
-          >By your counts <b>{{ expected.least }}–{{ expected.most }}</b> punches.
-        </span>
+    <span>
+      @if (expected(); as expected) {
+        @if (expected.counts > 0) {
+          By your counts <b>{{ expected.least }}–{{ expected.most }}</b> punches.
+        }
       }
-    }
-    @if (story()?.sentence; as sentence) {
-      <span>{{ sentence }} </span>
+      {{ story()?.sentence }}
+    </span>
+    @if (story()?.sentence) {
       <a routerLink="/log" [queryParams]="{ sheet: sheet().id }">Round by round</a>
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      gap: var(--space-1);
+    }
+    // Where it has one line, as much of it is said as fits; the way to all of it stays.
+    span {
+      overflow: hidden;
+      min-width: 0;
+      text-overflow: ellipsis;
+    }
+    a {
+      flex: none;
     }
   `,
 })
