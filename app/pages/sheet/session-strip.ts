@@ -40,7 +40,7 @@ export class Segment {
       @for (segment of segments(); track segment.id) {
         <button
           type="button"
-          matTooltipPosition="below"
+          matTooltipPosition="above"
           [ktSegment]="segment.id"
           [class]="segment.kind"
           [class.selected]="segment.selected"
