@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
+import { written } from './hands';
 
 // A server of its own, which the test ends; the others' goes on.
 const port = 4396;
@@ -34,23 +35,6 @@ async function installed(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Fetch it and speak my words' }).click();
   await expect(page.getByRole('button', { name: 'A word said otherwise' })).toBeVisible({ timeout: 30_000 });
 }
-
-/** How many own words are kept as they are spoken. */
-const spokenWords = (page: Page): Promise<number> =>
-  page.evaluate(
-    () =>
-      new Promise<number>((done, failed) => {
-        const open = indexedDB.open('keen-tempo');
-        open.onerror = () => failed(open.error);
-        open.onsuccess = () => {
-          const count = open.result.transaction('clips').objectStore('clips').count();
-          count.onsuccess = () => {
-            open.result.close();
-            done(count.result);
-          };
-        };
-      }),
-  );
 
 test('with the server gone everything works: all views, a run with its voice, own words, a sound file; a newer version waits', async ({
   page,
@@ -86,10 +70,10 @@ test('with the server gone everything works: all views, a run with its voice, ow
   }
   // A word that nobody has written before is spoken by what was kept.
   await page.goto(at('/settings'));
-  expect(await spokenWords(page)).toBe(0);
+  expect(await written(page, 'clips', 'tarrow bee')).toBe(0);
   await page.getByRole('button', { name: 'A word said otherwise' }).click();
   await page.getByRole('button', { name: 'Hear Tarrowby' }).click();
-  await expect.poll(() => spokenWords(page)).toBe(1);
+  await expect.poll(() => written(page, 'clips', 'tarrow bee')).toBe(1);
   await page.goto(at('/calls/demo-ten-minutes'));
   await page.getByRole('button', { name: 'Take out' }).click();
   const [download] = await Promise.all([

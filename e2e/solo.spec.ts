@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { written } from './hands';
 
 test('alone: a combination from the book is looped slowly, one more when it sits, and the log keeps where it broke', async ({
   page,
@@ -34,23 +35,6 @@ test('alone: a combination from the book is looped slowly, one more when it sits
   await expect(page.getByText('Solo: Ladder truck').first()).toBeVisible();
   await expect(page.getByText(/Broke: .* at move 3/).first()).toBeVisible();
 });
-
-/** Rows of a store whose text holds some words: what is shown is written a moment later. */
-const written = (page: Page, store: string, words: string): Promise<number> =>
-  page.evaluate(
-    ([name, part]) =>
-      new Promise<number>((done) => {
-        const open = indexedDB.open('keen-tempo');
-        open.onsuccess = () => {
-          const rows = open.result.transaction(name).objectStore(name).getAll();
-          rows.onsuccess = () => {
-            open.result.close();
-            done(rows.result.filter((row) => JSON.stringify(row).includes(part)).length);
-          };
-        };
-      }),
-    [store, words] as const,
-  );
 
 test('a reload takes a solo up on its rung, from its own page and from the list of sheets', async ({ page }) => {
   await page.goto('/solo?text=1%202%203b%202&name=Ladder%20truck');
