@@ -1,5 +1,5 @@
 import type { CallEdit } from '../sheet/calls';
-import { callNature, isSaid, type CallKind } from '../sheet/call-kinds';
+import { callKinds, callNature, isSaid, type CallKind } from '../sheet/call-kinds';
 import type { Leaf, Timeline } from '../timeline/leaf';
 import { passesOf, type Pass } from '../timeline/passes';
 import type { Milliseconds, SessionTime } from '../units';
@@ -128,7 +128,7 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
   const mute = (key: string, kind: CallKind, say: string, opens: SessionTime): void => {
     muted.push({ key, kind, say, why: 'muted by you', opens });
   };
-  const wanted = (kind: CallKind): boolean => isSaid(kind, talk) && !quiet.includes(kind);
+  const wanted = new Set(callKinds.filter((kind) => isSaid(kind, talk) && !quiet.includes(kind)));
   let trail: FocusTrail = new Map();
   let rounds = 0;
   let stood: Stood = { mirrored: false, stance: timeline.leaves[0]?.stance ?? 'orthodox' };
@@ -139,7 +139,7 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
     if (pass.open) {
       const turns = next !== undefined && next.leaves[0]?.mirrored !== stood.mirrored;
       const words = breakWords(pass, before?.isRound === true, next, here, turns, options).flatMap((each) => {
-        if (!wanted(each.kind)) return [];
+        if (!wanted.has(each.kind)) return [];
         const edit = edits.get(each.key);
         if (edit?.muted) mute(each.key, each.kind, each.saying.say, pass.at);
         return edit?.muted ? [] : [edit?.say === undefined ? each : { ...each, saying: plain(edit.say) }];
@@ -156,7 +156,10 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
     stood = last ?? stood;
     if (pass.isWork) lastWork = last;
   });
-  const made = inSession(all, passes).filter(({ kind, phrases: [full] }) => wanted(kind) && full?.say.trim() !== '');
+  const made = inSession(all, passes).filter(
+    ({ kind, phrases: [full] }) => wanted.has(kind) && full?.say.trim() !== '',
+  );
+  if (edits.size === 0) return { candidates: made, muted, breaks, lead: leadCalls(options) };
   const candidates = made.flatMap((candidate) => {
     const edit = edits.get(candidate.key);
     if (!edit?.muted) return [edited(candidate, edit, speech)];

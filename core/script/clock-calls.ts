@@ -44,9 +44,10 @@ function sayTime(seconds: number, speech: Speech): Words {
 
 /** Counts down to a moment, a call for each number. */
 export function countDown(end: SessionTime, from: number, make: Maker): Candidate[] {
-  return Array.from({ length: from }, (_, at) =>
-    make.exactly('count', end - (from - at) * 1000, plain(numberWord(from - at)), 'count'),
-  );
+  const out: Candidate[] = [];
+  for (let left = from; left > 0; left -= 1)
+    out.push(make.exactly('count', end - left * 1000, plain(numberWord(left)), 'count'));
+  return out;
 }
 
 /** The count that leads out of a pass, where it has the time: of work, and of whatever stands before a round. */

@@ -87,14 +87,15 @@ const isWorked = ({ combination, touches }: Leaf): boolean => combination !== nu
 export function fitsFocus(focus: TechniqueFocus, { leaves, level, scheme }: FocusPlace): boolean {
   const { bags, levels } = focus;
   if (levels && (level === null || !levels.includes(level))) return false;
-  const here = leaves.filter(
-    (leaf) => isWorked(leaf) && (!bags || bags.length === 0 || leaf.bags.some((bag) => bags.includes(bag))),
-  );
-  if (focus.moves.length === 0) return here.length > 0;
+  const isHere = (leaf: Leaf): boolean =>
+    isWorked(leaf) && (!bags || bags.length === 0 || leaf.bags.some((bag) => bags.includes(bag)));
+  if (focus.moves.length === 0) return leaves.some(isHere);
   const wanted = wantedOf(focus, scheme);
-  return here.some(
-    ({ combination }) =>
-      combination !== null && movesIn(combination).some((move) => wanted.some((each) => isWanted(each, move))),
+  return leaves.some(
+    (leaf) =>
+      leaf.combination !== null &&
+      isHere(leaf) &&
+      movesIn(leaf.combination).some((move) => wanted.some((each) => isWanted(each, move))),
   );
 }
 
@@ -118,15 +119,15 @@ export function focusFor(
   { at, again, strikesFirst }: FocusChoice,
 ): TechniqueFocus | null {
   if (!place.leaves.some(isWorked)) return null;
-  const newest = Math.max(-Infinity, ...trail.values());
-  const rank = ({ moves: named }: TechniqueFocus): number => (strikesFirst && named.length > 0 ? 0 : 1);
+  let newest = -Infinity;
+  for (const said of trail.values()) newest = Math.max(newest, said);
   let best: { readonly focus: TechniqueFocus; readonly rank: number; readonly last: SessionTime } | null = null;
   for (const focus of focuses) {
     const last = trail.get(focus.words) ?? -Infinity;
     // In teaching few may have to do, but none comes twice running.
     const tooSoon = again > 0 ? at - last < again : last === newest && last > -Infinity;
     if (tooSoon) continue;
-    const own = rank(focus);
+    const own = strikesFirst && focus.moves.length > 0 ? 0 : 1;
     if (best && (own > best.rank || (own === best.rank && last >= best.last))) continue;
     if (fitsFocus(focus, place)) best = { focus, rank: own, last };
   }

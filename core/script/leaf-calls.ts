@@ -31,7 +31,7 @@ const turnsWithin = 2;
 /** The name of a leaf that stays when its time changes. */
 export function leafPlace(leaf: Leaf): string {
   const { blockId, pieceId, round, stage, half } = leaf;
-  return [blockId, pieceId ?? '', round ?? '', stage?.number ?? '', half].join('/');
+  return `${blockId}/${pieceId ?? ''}/${round ?? ''}/${stage?.number ?? ''}/${half}`;
 }
 
 /** What a leaf is compared with. */

@@ -1,33 +1,26 @@
 import type { SessionTime } from '../units';
-import { leastGap, worthOfKind, type Call, type Candidate } from './call';
-import { isFixed, onGrid } from './solve';
-
-/** A call that can be moved, with its window. */
-interface Movable {
-  readonly call: Call;
-  readonly from: SessionTime;
-  readonly until: SessionTime;
-}
+import { leastGap, worthOfKind } from './call';
+import { isFixed, onGrid, type Said } from './solve';
 
 /** The calls of a run that are still to be placed, in their own order and with the most pressing first. */
 interface Left {
-  readonly inOrder: readonly Movable[];
-  readonly pressing: readonly Movable[];
+  readonly inOrder: readonly Said[];
+  readonly pressing: readonly Said[];
 }
 
-const without = ({ inOrder, pressing }: Left, gone: Movable): Left => ({
+const without = ({ inOrder, pressing }: Left, gone: Said): Left => ({
   inOrder: inOrder.filter((each) => each !== gone),
   pressing: pressing.filter((each) => each !== gone),
 });
 
 /** Whether all but one of them can still be said from a moment on, the most pressing first, before a wall. */
-function feasible({ pressing }: Left, gone: Movable, from: SessionTime, wall: SessionTime): boolean {
+function feasible({ pressing }: Left, gone: Said, from: SessionTime, wall: SessionTime): boolean {
   let free = from;
   for (const each of pressing) {
     if (each === gone) continue;
-    const at = onGrid(Math.max(free, each.from));
-    const end = at + each.call.ms;
-    if (end > each.until || end + leastGap > wall) return false;
+    const { from: opens, until } = each.candidate;
+    const end = onGrid(Math.max(free, opens)) + each.phrase.ms;
+    if (end > until || end + leastGap > wall) return false;
     free = end + leastGap;
   }
   return true;
@@ -36,75 +29,76 @@ function feasible({ pressing }: Left, gone: Movable, from: SessionTime, wall: Se
 /** What matters more and opens while a lesser call would still be said: it goes first where all the others can wait. */
 function better(
   left: Left,
-  { call }: Movable,
+  lesser: Said,
   at: SessionTime,
   wall: SessionTime,
-): { readonly next: Movable; readonly at: SessionTime } | null {
-  const end = at + call.ms + leastGap;
+): { readonly next: Said; readonly at: SessionTime } | null {
+  const end = at + lesser.phrase.ms + leastGap;
+  const worth = worthOfKind(lesser.candidate.kind);
   const more = left.inOrder
-    .filter((each) => worthOfKind(each.call.kind) > worthOfKind(call.kind) && each.from > at && onGrid(each.from) < end)
-    .sort((a, b) => a.from - b.from);
+    .filter(({ candidate: { kind, from } }) => worthOfKind(kind) > worth && from > at && onGrid(from) < end)
+    .sort((a, b) => a.candidate.from - b.candidate.from);
   for (const next of more) {
-    const opens = onGrid(next.from);
-    if (opens + next.call.ms <= next.until && feasible(left, next, opens + next.call.ms + leastGap, wall))
+    const opens = onGrid(next.candidate.from);
+    const { ms } = next.phrase;
+    if (opens + ms <= next.candidate.until && feasible(left, next, opens + ms + leastGap, wall))
       return { next, at: opens };
   }
   return null;
 }
 
 /** Those that can begin first of all from a moment on, what matters most first. */
-function soonest({ inOrder }: Left, free: SessionTime): { readonly at: SessionTime; readonly now: Movable[] } {
+function soonest({ inOrder }: Left, free: SessionTime): { readonly at: SessionTime; readonly now: Said[] } {
   let at: SessionTime = Infinity;
-  let now: Movable[] = [];
+  let now: Said[] = [];
   for (const each of inOrder) {
-    const start = onGrid(Math.max(free, each.from));
+    const start = onGrid(Math.max(free, each.candidate.from));
     if (start < at) [at, now] = [start, []];
     if (start === at) now.push(each);
   }
-  return { at, now: now.sort((a, b) => worthOfKind(b.call.kind) - worthOfKind(a.call.kind)) };
+  return { at, now: now.sort((a, b) => worthOfKind(b.candidate.kind) - worthOfKind(a.candidate.kind)) };
 }
 
 /** The calls between two that stand, what matters more first where their windows allow it; as they were where they do not. */
-function ordered(run: readonly Movable[], from: SessionTime, wall: SessionTime): readonly Call[] {
-  let left: Left = { inOrder: run, pressing: [...run].sort((a, b) => a.until - b.until) };
-  const out: Call[] = [];
+function ordered(run: readonly Said[], from: SessionTime, wall: SessionTime): readonly Said[] {
+  let left: Left = { inOrder: run, pressing: [...run].sort((a, b) => a.candidate.until - b.candidate.until) };
+  const out: Said[] = [];
   let free = from;
   while (left.inOrder.length > 0) {
     const { at, now } = soonest(left, free);
-    const next = now.find((each) => feasible(left, each, at + each.call.ms + leastGap, wall));
+    const next = now.find((each) => feasible(left, each, at + each.phrase.ms + leastGap, wall));
     const chosen = next && (better(left, next, at, wall) ?? { next, at });
-    if (!chosen || chosen.at + chosen.next.call.ms > chosen.next.until) return run.map(({ call }) => call);
-    const { call } = chosen.next;
-    if (chosen.at + call.ms + leastGap > wall) return run.map((each) => each.call);
-    out.push(chosen.at === call.at ? call : { ...call, at: chosen.at });
+    if (!chosen) return run;
+    const { phrase, candidate } = chosen.next;
+    const end = chosen.at + phrase.ms;
+    if (end > candidate.until || end + leastGap > wall) return run;
+    out.push({ candidate, phrase, at: chosen.at });
     left = without(left, chosen.next);
-    free = chosen.at + call.ms + leastGap;
+    free = end + leastGap;
   }
   return out;
 }
 
 /**
  * What matters more is said first: the same calls in the same forms, moved inside their windows between those that stand.
- * @example importantFirst(calls, windows)[0].kind // "stance", where praise stood before it
+ * @example importantFirst(said)[0].candidate.kind // "stance", where praise stood before it
  */
-export function importantFirst(calls: readonly Call[], windows: ReadonlyMap<Call, Candidate>): Call[] {
-  const out: Call[] = [];
-  let run: Movable[] = [];
+export function importantFirst(said: readonly Said[]): Said[] {
+  const out: Said[] = [];
+  let run: Said[] = [];
   let free: SessionTime = -Infinity;
   const close = (wall: SessionTime): void => {
-    if (run.length > 1) out.push(...ordered(run, free, wall));
-    else out.push(...run.map(({ call }) => call));
+    out.push(...(run.length > 1 ? ordered(run, free, wall) : run));
     run = [];
   };
-  for (const call of calls) {
-    const window = windows.get(call);
-    if (window && !isFixed(window)) {
-      run.push({ call, from: window.from, until: window.until });
+  for (const each of said) {
+    if (!isFixed(each.candidate)) {
+      run.push(each);
       continue;
     }
-    close(call.at);
-    out.push(call);
-    free = call.at + call.ms + leastGap;
+    close(each.at);
+    out.push(each);
+    free = each.at + each.phrase.ms + leastGap;
   }
   close(Infinity);
   return out;

@@ -116,14 +116,11 @@ function leavesCalls({ pass, before, next, stood, lastWork }: PassPlace, options
 
 function workedOut(place: PassPlace, trail: FocusTrail, options: CallOptions): Candidate[] {
   const { pass, next, news, rounds } = place;
-  const { speech } = options;
-  const count = countOut(pass, next, makerFor(passPlace(pass), speech), options);
-  if (pass.block === 'rest') return [...restCalls(pass, next, news, count.length > 0, options), ...count];
-  return [
-    ...(pass.isWork ? workCalls(pass, next, trail, pass.isRound ? rounds + 1 : rounds, options) : count),
-    ...newsCalls(place, options),
-    ...leavesCalls(place, options),
-  ];
+  const told = pass.isWork
+    ? workCalls(pass, next, trail, pass.isRound ? rounds + 1 : rounds, options)
+    : countOut(pass, next, makerFor(passPlace(pass), options.speech), options);
+  if (pass.block === 'rest') return [...restCalls(pass, next, news, told.length > 0, options), ...told];
+  return [...told, ...newsCalls(place, options), ...leavesCalls(place, options)];
 }
 
 function sameTrail(a: FocusTrail, b: FocusTrail): boolean {

@@ -75,12 +75,14 @@ export function restItems(
   ];
 }
 
-/** A choice of one form, or none, for each item, worth the most in the time there is. */
+/** A choice of one form, or none, for each item, worth the most in the time there is: mostly all of it in full. */
 function choose(
   forms: readonly (readonly Phrase[])[],
   worths: readonly number[],
   room: Milliseconds,
 ): (Phrase | null)[] {
+  const full = forms.map(([whole]) => whole ?? null);
+  if (full.reduce((sum, phrase) => sum + (phrase ? phrase.ms + leastGap : 0), 0) <= room) return full;
   let best: { readonly worth: number; readonly picks: (Phrase | null)[] } = { worth: -1, picks: forms.map(() => null) };
   const place = (at: number, left: Milliseconds, worth: number, picks: (Phrase | null)[]): void => {
     if (at === forms.length) {

@@ -32,15 +32,24 @@ export function joined(sayings: readonly Saying[], between: ', ' | ' ' | '. ' | 
   return { say: sayings.map(({ say }) => say).join(between), of };
 }
 
+/** A piece of a wording: words as they are written, where it is a blank with its name. */
+interface Piece extends Saying {
+  readonly blank?: string;
+}
+
 /** Wordings in pieces, blanks apart: the same few are filled in hundreds of times. */
-const parted = new Map<string, readonly string[]>();
+const parted = new Map<string, readonly Piece[]>();
 const mostParted = 1000;
 
-function piecesOf(words: string): readonly string[] {
+function piecesOf(words: string): readonly Piece[] {
   let pieces = parted.get(words);
   if (!pieces) {
     if (parted.size >= mostParted) parted.clear();
-    pieces = words.split(/(\{\w+\})/).filter((each) => each !== '');
+    // Every second one is a blank; at either end there may be nothing.
+    const split = words.split(/\{(\w+)\}/);
+    pieces = split.flatMap((each, at): Piece[] =>
+      at % 2 === 1 ? [{ say: `{${each}}`, blank: each }] : each === '' ? [] : [plain(each)],
+    );
     parted.set(words, pieces);
   }
   return pieces;
@@ -48,9 +57,16 @@ function piecesOf(words: string): readonly string[] {
 
 /** A wording with its blanks filled in; what has no value stays as it is written. `filled('Next: {combination}', { combination })` */
 export function filled(words: string, values: Readonly<Record<string, Saying>>): Saying {
-  if (!words.includes('{')) return plain(words);
-  const of = piecesOf(words).map((each) => values[each.slice(1, -1)] ?? plain(each));
-  return { say: of.map(({ say }) => say).join(''), of };
+  const pieces = piecesOf(words);
+  const [only] = pieces;
+  if (only && pieces.length === 1 && only.blank === undefined) return only;
+  let say = '';
+  const of = pieces.map((piece) => {
+    const part = (piece.blank === undefined ? undefined : values[piece.blank]) ?? piece;
+    say += part.say;
+    return part;
+  });
+  return { say, of };
 }
 
 /** The same words with a capital at their beginning. */
@@ -64,9 +80,15 @@ export function capital(saying: Saying): Saying {
 }
 
 const written = /([^,.:;!?·]*)([,.:;!?·]*)/g;
+const anySign = /[,.:;!?·]/;
 
 /** Written words in chunks; a sign in front belongs to what stood before. */
 function chunksOfText(text: string, out: Chunk[]): void {
+  if (!anySign.test(text)) {
+    const words = text.trim();
+    if (words !== '') out.push({ words, sign: '' });
+    return;
+  }
   for (const [, words = '', signs = ''] of text.matchAll(written)) {
     if (words === '' && signs === '') continue;
     const sign: Sign = signs === '' ? '' : signs.startsWith(',') ? ',' : '.';

@@ -1,7 +1,7 @@
 import type { SessionTime } from '../units';
 import { leastGap, worthOfKind, type Call, type Candidate, type Dropped } from './call';
 import { importantFirst } from './order';
-import { callFrom, callOf, isFixed, onGrid, solve, startGrid, worthOf, type Chosen } from './solve';
+import { callFrom, isFixed, mostWorth, onGrid, saidIn, solve, startGrid } from './solve';
 
 /** Where more calls that can be moved than this could be said at one moment, a stretch is not solved exactly; its bound is reported. */
 export const mostExact = 12;
@@ -23,18 +23,6 @@ export interface Schedule {
   readonly shortened: readonly Dropped[];
   readonly dropped: readonly Dropped[];
   readonly crowded: readonly StretchReport[];
-}
-
-function callsOf(state: Chosen): { readonly calls: Call[]; readonly windows: Map<Call, Candidate> } {
-  const calls: Call[] = [];
-  const windows = new Map<Call, Candidate>();
-  for (let now: Chosen | null = state; now; now = now.before) {
-    const call = callOf(now);
-    if (!call || !now.candidate) continue;
-    calls.push(call);
-    windows.set(call, now.candidate);
-  }
-  return { calls: calls.reverse(), windows };
 }
 
 /** Parts a session's candidates into stretches that cannot touch each other. */
@@ -102,36 +90,21 @@ interface Answer {
   readonly crowded: Pick<StretchReport, 'worth' | 'bound'> | null;
 }
 
-/** Solves a stretch; the most important of what can be moved where there is too much of it. */
-function answerFor(all: readonly Candidate[]): Answer {
+/** Solves a stretch; the most important of what can be moved where there is too much of it. Moments count from a base on the grid. */
+function answerFor(all: readonly Candidate[], base: SessionTime): Answer {
   const free = all.filter((candidate) => !isFixed(candidate));
-  const kept = new Set(solvable(free));
-  const chosen = all.filter((candidate) => isFixed(candidate) || kept.has(candidate));
-  const state = solve(chosen);
-  const { calls, windows } = callsOf(state);
-  const said = new Map(importantFirst(calls, windows).map((call) => [call.key, call]));
-  const outside = all.filter((candidate) => !chosen.includes(candidate));
-  const most = (candidate: Candidate): number =>
-    Math.max(...candidate.phrases.map((phrase) => worthOf(candidate, phrase)));
-  return {
-    choices: all.map(({ key, phrases }) => {
-      const call = said.get(key);
-      return call ? { phrase: phrases.findIndex(({ form }) => form === call.form), at: call.at } : null;
-    }),
-    crowded:
-      outside.length > 0
-        ? { worth: state.worth, bound: state.worth + outside.reduce((sum, candidate) => sum + most(candidate), 0) }
-        : null,
-  };
+  const kept = solvable(free);
+  const outside = kept.length < free.length ? free.filter((candidate) => !kept.includes(candidate)) : [];
+  const state = solve(outside.length > 0 ? all.filter((candidate) => !outside.includes(candidate)) : all);
+  const choices: (Choice | null)[] = all.map(() => null);
+  for (const { candidate, phrase, at } of importantFirst(saidIn(state)))
+    choices[all.indexOf(candidate)] = { phrase: candidate.phrases.indexOf(phrase), at: at - base };
+  const bound = outside.reduce((sum, candidate) => sum + mostWorth(candidate), state.worth);
+  return { choices, crowded: outside.length > 0 ? { worth: state.worth, bound } : null };
 }
 
 const remembered = new Map<string, Answer>();
 const mostRemembered = 4000;
-
-/** A candidate with its window counted from a moment. */
-function countedFrom(base: SessionTime, candidate: Candidate): Candidate {
-  return { ...candidate, from: candidate.from - base, until: candidate.until - base };
-}
 
 /** All that an answer depends on: windows, worth and lengths, wherever the stretch stands and whatever is said in it. */
 function contentOf(all: readonly Candidate[], base: SessionTime): string {
@@ -150,7 +123,7 @@ function rememberedAnswer(all: readonly Candidate[], base: SessionTime): Answer 
   let found = remembered.get(content);
   if (!found) {
     if (remembered.size >= mostRemembered) remembered.clear();
-    found = answerFor(all.map((candidate) => countedFrom(base, candidate)));
+    found = answerFor(all, base);
     remembered.set(content, found);
   }
   return found;
@@ -160,28 +133,35 @@ function rememberedAnswer(all: readonly Candidate[], base: SessionTime): Answer 
 function worked(all: readonly Candidate[]): Schedule {
   const base = Math.floor((all[0]?.from ?? 0) / startGrid) * startGrid;
   const { choices, crowded } = rememberedAnswer(all, base);
-  const said = all.flatMap((candidate, index): { call: Call; candidate: Candidate }[] => {
+  const calls: Call[] = [];
+  const short: Candidate[] = [];
+  const left: Candidate[] = [];
+  all.forEach((candidate, index) => {
     const choice = choices[index];
-    const phrase = candidate.phrases[choice?.phrase ?? -1];
-    return choice && phrase ? [{ call: callFrom(candidate, phrase, base + choice.at), candidate }] : [];
+    const phrase = choice && candidate.phrases[choice.phrase];
+    if (!phrase) {
+      left.push(candidate);
+      return;
+    }
+    calls.push(callFrom({ candidate, phrase, at: base + choice.at }));
+    if (phrase.form === 'short') short.push(candidate);
   });
-  const calls = said.map(({ call }) => call).sort((a, b) => a.at - b.at);
-  const short = said.filter(({ call }) => call.form === 'short');
+  calls.sort((a, b) => a.at - b.at);
   return {
     calls,
-    shortened: short.map(({ candidate }) => told(candidate, calls)),
-    dropped: all.filter((_, index) => !choices[index]).map((each) => told(each, calls)),
+    shortened: short.map((candidate) => told(candidate, calls)),
+    dropped: left.map((candidate) => told(candidate, calls)),
     crowded: crowded ? [{ from: all[0]?.from ?? 0, candidates: all.length, ...crowded }] : [],
   };
 }
 
 /** A call that stands alone and has room is said in full, as early as it may be; null where there is more to choose. */
-function saidAlone([only, ...others]: readonly Candidate[]): Schedule | null {
-  const full = only?.phrases[0];
-  if (!only || !full || others.length > 0) return null;
-  const at = isFixed(only) ? only.from : onGrid(only.from);
-  if (at + full.ms > only.until) return null;
-  return { calls: [callFrom(only, full, at)], shortened: [], dropped: [], crowded: [] };
+function saidAlone(all: readonly Candidate[]): Call | null {
+  const [candidate] = all;
+  const phrase = candidate?.phrases[0];
+  if (!phrase || all.length > 1) return null;
+  const at = isFixed(candidate) ? candidate.from : onGrid(candidate.from);
+  return at + phrase.ms <= candidate.until ? callFrom({ candidate, phrase, at }) : null;
 }
 
 /** A stretch by its first candidate, as it was the last time. */
@@ -189,8 +169,6 @@ const scheduled = new WeakMap<Candidate, { readonly all: readonly Candidate[]; r
 
 /** The schedule of a stretch; the very same one where its candidates are the very same. */
 function stretchSchedule(all: readonly Candidate[]): Schedule {
-  const alone = saidAlone(all);
-  if (alone) return alone;
   const [first] = all;
   const known = first && scheduled.get(first);
   if (known?.all.length === all.length && all.every((each, at) => each === known.all[at])) return known.schedule;
@@ -206,11 +184,21 @@ function stretchSchedule(all: readonly Candidate[]): Schedule {
  * @example schedule(candidatesOf(sheet, timeline)).calls
  */
 export function schedule(candidates: readonly Candidate[]): Schedule {
-  const parts = stretches(candidates).map(stretchSchedule);
-  return {
-    calls: parts.flatMap(({ calls }) => calls),
-    shortened: parts.flatMap(({ shortened }) => shortened),
-    dropped: parts.flatMap(({ dropped }) => dropped),
-    crowded: parts.flatMap(({ crowded }) => crowded),
-  };
+  const calls: Call[] = [];
+  const shortened: Dropped[] = [];
+  const dropped: Dropped[] = [];
+  const crowded: StretchReport[] = [];
+  for (const stretch of stretches(candidates)) {
+    const alone = saidAlone(stretch);
+    if (alone) {
+      calls.push(alone);
+      continue;
+    }
+    const made = stretchSchedule(stretch);
+    calls.push(...made.calls);
+    shortened.push(...made.shortened);
+    dropped.push(...made.dropped);
+    crowded.push(...made.crowded);
+  }
+  return { calls, shortened, dropped, crowded };
 }

@@ -4,6 +4,13 @@ import { leastGap, lockedWorth, worthOfKind, shortWorth, type Call, type Candida
 /** Starts lie on this grid. */
 export const startGrid: Milliseconds = 100;
 
+/** A candidate as it is said: in one of its forms, from a moment. */
+export interface Said {
+  readonly candidate: Candidate;
+  readonly phrase: Phrase;
+  readonly at: SessionTime;
+}
+
 /** What is said so far: when the last one ends, what it is worth, and how it came about. */
 export interface Chosen {
   readonly finish: SessionTime;
@@ -20,6 +27,11 @@ export function worthOf(candidate: Candidate, phrase: Phrase): number {
   return worth * (phrase.form === 'full' ? 1 : shortWorth);
 }
 
+/** The most that a candidate can be worth. */
+export function mostWorth(candidate: Candidate): number {
+  return Math.max(...candidate.phrases.map((phrase) => worthOf(candidate, phrase)));
+}
+
 /** The next start on the grid. */
 export const onGrid = (time: SessionTime): SessionTime => Math.ceil(time / startGrid) * startGrid;
 
@@ -28,8 +40,8 @@ export function isFixed({ from, until, phrases }: Candidate): boolean {
   return phrases.every(({ ms }) => until - from <= ms);
 }
 
-/** A candidate as it is said: in a form, from a moment. */
-export function callFrom(candidate: Candidate, phrase: Phrase, at: SessionTime): Call {
+/** What is said, as a call. */
+export function callFrom({ candidate, phrase, at }: Said): Call {
   const { key, kind, from, until, sound, opens = from, closes = until } = candidate;
   const { form, say, of, ms, parts } = phrase;
   // Field by field: there are hundreds of them, and each spread would be an object of its own.
@@ -40,9 +52,14 @@ export function callFrom(candidate: Candidate, phrase: Phrase, at: SessionTime):
   return call;
 }
 
-/** What is said last in a choice. */
-export function callOf({ at, phrase, candidate }: Chosen): Call | null {
-  return phrase && candidate ? callFrom(candidate, phrase, at) : null;
+/** All that is said in a choice, in order. */
+export function saidIn(chosen: Chosen): Said[] {
+  const said: Said[] = [];
+  for (let now: Chosen | null = chosen; now; now = now.before) {
+    const { candidate, phrase, at } = now;
+    if (candidate && phrase) said.push({ candidate, phrase, at });
+  }
+  return said.reverse();
 }
 
 const nothing: Chosen = { finish: -Infinity, worth: 0, at: 0, phrase: null, candidate: null, before: null };
@@ -64,7 +81,7 @@ const jobOf = (candidate: Candidate): Job => ({
   candidate,
   forms: formsOf(candidate),
   last: candidate.until - Math.min(...candidate.phrases.map(({ ms }) => ms)),
-  most: Math.max(...candidate.phrases.map((phrase) => worthOf(candidate, phrase))),
+  most: mostWorth(candidate),
 });
 
 /**

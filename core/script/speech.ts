@@ -106,7 +106,9 @@ function timingOf(saying: Saying, speech: Speech): Timing {
 
 /** Words in one form with the time they take. */
 export function phraseOf(form: Phrase['form'], saying: Saying, speech: Speech): Phrase {
-  return { form, ...saying, ...timingOf(saying, speech) };
+  const { say, of } = saying;
+  const { ms, parts } = timingOf(saying, speech);
+  return { form, say, ...(of ? { of } : {}), ms, ...(parts ? { parts } : {}) };
 }
 
 /** A bell, which is no words but takes its time. */
