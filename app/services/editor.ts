@@ -1,13 +1,11 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { Subscription } from 'rxjs';
 import {
-  blockLength,
   changeFault,
   compile,
   findings,
   lanesOf,
   listChanges,
-  pieceLanes,
   schemeOrSix,
   settled,
   sheetSchema,
@@ -17,11 +15,11 @@ import {
   type Choice,
   type Clash,
   type Lane,
-  type LaneVersion,
-  type Leaf,
   type Piece,
   type Sheet,
 } from '../../core/index';
+import { aFrameLater } from './a-frame-later';
+import { blockRows, type BlockRow } from './block-rows';
 import { sheetFigures, type SheetFigures } from '../store/figures';
 import { mostSteps, type History } from '../store/sheet-rows';
 import { freshId } from './fresh-id';
@@ -29,22 +27,6 @@ import { SettingsService } from './settings.service';
 import { SheetWriter } from './sheet-writer';
 import { SheetsService } from './sheets.service';
 import { VoiceService } from './voice.service';
-
-/** A piece as the run sheet shows it: with the leaves that its first pass, or its stages a round, come to. */
-export interface PieceRow {
-  readonly piece: Piece;
-  readonly leaves: readonly Leaf[];
-  /** What each lane does in its place; none where there are no lanes. */
-  readonly lanes: readonly LaneVersion[];
-}
-
-export interface BlockRow {
-  readonly block: Block;
-  readonly at: number;
-  readonly ms: number;
-  readonly round: number | null;
-  readonly pieces: readonly PieceRow[];
-}
 
 /** A state of the sheet. */
 interface Step {
@@ -105,36 +87,15 @@ export class Editor {
       ? findings(sheet, timeline, sums, this.settings.schools(), this.voices.wishes())
       : [];
   });
-  readonly rows = computed((): readonly BlockRow[] => this.rowsOf(this.state(), this.timeline()?.leaves ?? []));
+  /** The findings as they are shown: the rows of a change come first. */
+  readonly found = aFrameLater(() => [this.state(), this.settings.schools(), this.voices.wishes()], this.findings);
+  readonly rows = computed((): readonly BlockRow[] => {
+    const [sheet, timeline] = [this.state(), this.timeline()];
+    return sheet && timeline ? blockRows(sheet, timeline.leaves, this.lanes()) : [];
+  });
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.following.unsubscribe());
-  }
-
-  private rowsOf(sheet: Sheet | null, leaves: readonly Leaf[]): BlockRow[] {
-    const byBlock = new Map<string, Leaf[]>();
-    for (const leaf of leaves) {
-      const own = byBlock.get(leaf.blockId);
-      if (own) own.push(leaf);
-      else byBlock.set(leaf.blockId, [leaf]);
-    }
-    let at = 0;
-    return (sheet?.blocks ?? []).map((block) => {
-      const own = (byBlock.get(block.id) ?? []).filter((leaf) => !leaf.betweenRepeats);
-      const row: BlockRow = {
-        block,
-        at,
-        ms: blockLength(block),
-        round: own[0]?.round ?? null,
-        pieces: block.pieces.map((piece) => ({
-          piece,
-          leaves: firstLeaves(own, piece),
-          lanes: pieceLanes(piece, block, this.lanes()),
-        })),
-      };
-      at += row.ms;
-      return row;
-    });
   }
 
   async open(id: string): Promise<void> {
@@ -273,14 +234,4 @@ export class Editor {
     const id = this.selected();
     return this.selectedBlock()?.pieces.find((piece) => piece.id === id) ?? null;
   }
-}
-
-function firstLeaves(leaves: readonly Leaf[], piece: Piece): Leaf[] {
-  const seen = new Set<number>();
-  return leaves.filter((leaf) => {
-    const number = leaf.stage?.number ?? 0;
-    if (leaf.pieceId !== piece.id || seen.has(number)) return false;
-    seen.add(number);
-    return true;
-  });
 }

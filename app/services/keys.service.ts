@@ -1,3 +1,4 @@
+import { OverlayContainer } from '@angular/cdk/overlay';
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { tinykeys } from 'tinykeys';
 
@@ -20,7 +21,7 @@ export interface KeysOf {
 }
 
 const fields = 'input, textarea, select, [contenteditable="true"], [role="combobox"], [role="listbox"]';
-const over = '.cdk-overlay-pane [role="dialog"], .cdk-overlay-pane [role="menu"], .cdk-overlay-pane [role="listbox"]';
+const over = '[role="dialog"], [role="menu"], [role="listbox"]';
 
 /** Whether a key goes to something that takes typing, or to what lies over the page. `isTyping(event)` */
 export function isTyping(event: KeyboardEvent): boolean {
@@ -31,6 +32,7 @@ export function isTyping(event: KeyboardEvent): boolean {
 /** Every key of the product in one place: whoever has keys registers them here, and `?` shows them. */
 @Injectable({ providedIn: 'root' })
 export class KeysService {
+  private readonly overlays = inject(OverlayContainer);
   private readonly all = signal<readonly KeysOf[]>([]);
   /** What can be pressed now, the newest place first. */
   readonly now = this.all.asReadonly();
@@ -56,7 +58,8 @@ export class KeysService {
   }
 
   private take(shortcut: Shortcut, event: KeyboardEvent): void {
-    if (event.defaultPrevented || document.querySelector(over) !== null) return;
+    // Looked for where it would be: a page of hundreds of rows is not searched at every key.
+    if (event.defaultPrevented || this.overlays.getContainerElement().querySelector(over) !== null) return;
     if (!shortcut.typing && isTyping(event)) return;
     if (shortcut.when && !shortcut.when(event)) return;
     event.preventDefault();

@@ -5,7 +5,7 @@ import { fullTurn, type Combination } from '../notation/combination';
 import type { Leaf, Timeline } from '../timeline/leaf';
 import type { Milliseconds, PaceFactor } from '../units';
 import { addCounts, countByMove, countCombination, noCounts, timesOfTurns, type Counts } from './counts';
-import { addFree, addTouches, facingOf, noSides, spreadLeaf, type StrikesByKind } from './sides';
+import { addFree, addSides, addTouches, facingOf, noSides, spreadLeaf, type Sides, type StrikesByKind } from './sides';
 
 /** Free work is shown as a range of this much either way (house value). */
 export const freeSpread = 0.25;
@@ -65,6 +65,29 @@ function fixedPlan(punches: number): LeafPlan {
   return { repetitions: 0, counts, least: punches, most: punches };
 }
 
+/** Plans of a combination by all that they depend on, remembered: a change of one leaf moves hundreds of others. */
+const plans = new WeakMap<Combination, Map<string, LeafPlan>>();
+
+function repeatedPlan(leaf: Leaf, combination: Combination): LeafPlan {
+  const { ms, nonStop, otherStance, pace, gapMs } = leaf;
+  let known = plans.get(combination);
+  if (!known) plans.set(combination, (known = new Map<string, LeafPlan>()));
+  const key = `${ms} ${pace} ${gapMs} ${nonStop} ${otherStance}`;
+  let plan = known.get(key);
+  if (!plan) {
+    const study = studyOf(combination, 'orthodox', nonStop, otherStance);
+    const repetitions = repetitionsIn(ms, study.ms, pace, gapMs);
+    const counts = timesOfTurns(repetitions, fullTurn(combination.items)).reduce(
+      (sum, times, turn) => addCounts(sum, countCombination(combination, turn), times),
+      noCounts(),
+    );
+    const spread = slotSpread(combination) * repetitions;
+    plan = { repetitions, counts, least: counts.strikes - spread, most: counts.strikes + spread };
+    known.set(key, plan);
+  }
+  return plan;
+}
+
 /** What a leaf plans: free work a strike a second, combinations by whole repetitions; shows and rests nothing. */
 export function planLeaf(leaf: Leaf): LeafPlan {
   if (leaf.kind === 'show' || leaf.kind === 'rest') return emptyPlan;
@@ -75,19 +98,7 @@ export function planLeaf(leaf: Leaf): LeafPlan {
   if (leaf.doing === 'rhythm') return fixedPlan(leaf.touches.length);
   if (leaf.doing !== 'combination' || !leaf.combination) return emptyPlan;
   if (leaf.combination.items[0]?.kind === 'freestyle') return freePlan(leaf);
-  const repetitions = repetitionsIn(
-    leaf.ms,
-    studyOf(leaf.combination, 'orthodox', leaf.nonStop, leaf.otherStance).ms,
-    leaf.pace,
-    leaf.gapMs,
-  );
-  const { combination } = leaf;
-  const counts = timesOfTurns(repetitions, fullTurn(combination.items)).reduce(
-    (sum, times, turn) => addCounts(sum, countCombination(combination, turn), times),
-    noCounts(),
-  );
-  const spread = slotSpread(leaf.combination) * repetitions;
-  return { repetitions, counts, least: counts.strikes - spread, most: counts.strikes + spread };
+  return repeatedPlan(leaf, leaf.combination);
 }
 
 /** A session's planned work. */
@@ -113,6 +124,43 @@ export interface Tally {
 /** What strikes are called that no combination names. */
 const freeName: Partial<Record<Leaf['doing'], string>> = { rhythm: 'touch', calls: 'called punch' };
 
+/** What one leaf adds to a session's sums. */
+interface LeafWork {
+  readonly plan: LeafPlan;
+  readonly byMove: readonly (readonly [name: string, count: number])[];
+  readonly sides: Sides;
+}
+
+function worked(leaf: Leaf, stance: Stance): LeafWork {
+  const plan = planLeaf(leaf);
+  const facing = facingOf(leaf, stance);
+  const sides = noSides();
+  if (plan.repetitions > 0 && leaf.combination) {
+    const { combination } = leaf;
+    spreadLeaf(sides, leaf, plan.repetitions, facing);
+    const byMove = timesOfTurns(plan.repetitions, fullTurn(combination.items)).flatMap((times, turn) =>
+      Object.entries(countByMove(combination, turn)).map(([name, count]) => [name, count * times] as const),
+    );
+    return { plan, byMove, sides };
+  }
+  const { strikes } = plan.counts;
+  if (strikes === 0) return { plan, byMove: [], sides };
+  if (leaf.doing === 'rhythm') addTouches(sides, leaf, facing);
+  else addFree(sides, strikes, leaf.ms);
+  return { plan, byMove: [[freeName[leaf.doing] ?? 'free', strikes]], sides };
+}
+
+const known = new WeakMap<Leaf, { readonly stance: Stance; readonly work: LeafWork }>();
+
+/** Remembered: of hundreds of leaves a change makes only a few anew. */
+function workOf(leaf: Leaf, stance: Stance): LeafWork {
+  const before = known.get(leaf);
+  if (before?.stance === stance) return before.work;
+  const work = worked(leaf, stance);
+  known.set(leaf, { stance, work });
+  return work;
+}
+
 /**
  * Adds up what a timeline plans.
  * @example tally(compile(sheet), sheet.stance).counts.punches
@@ -121,17 +169,13 @@ export function tally(timeline: Timeline, stance: Stance): Tally {
   let [work, rest, other, least, most] = [0, 0, 0, 0, 0];
   let counts = noCounts();
   const byMove: Record<string, number> = {};
-  const addMove = (name: string, count: number): void => {
-    if (count > 0) byMove[name] = (byMove[name] ?? 0) + count;
-  };
   const spread = noSides();
   const rounds = new Map<number, { round: number; label: string; counts: Counts }>();
   for (const leaf of timeline.leaves) {
     if (leaf.block === 'round') work += leaf.ms;
     else if (leaf.kind === 'rest') rest += leaf.ms;
     else other += leaf.ms;
-    const plan = planLeaf(leaf);
-    const facing = facingOf(leaf, stance);
+    const { plan, byMove: own, sides } = workOf(leaf, stance);
     counts = addCounts(counts, plan.counts);
     least += plan.least;
     most += plan.most;
@@ -143,17 +187,8 @@ export function tally(timeline: Timeline, stance: Stance): Tally {
         counts: addCounts(before, plan.counts),
       });
     }
-    if (plan.repetitions > 0 && leaf.combination) {
-      const { combination } = leaf;
-      timesOfTurns(plan.repetitions, fullTurn(combination.items)).forEach((times, turn) => {
-        for (const [name, count] of Object.entries(countByMove(combination, turn))) addMove(name, count * times);
-      });
-      spreadLeaf(spread, leaf, plan.repetitions, facing);
-    } else if (plan.counts.strikes > 0) {
-      addMove(freeName[leaf.doing] ?? 'free', plan.counts.strikes);
-      if (leaf.doing === 'rhythm') addTouches(spread, leaf, facing);
-      else addFree(spread, plan.counts.strikes, leaf.ms);
-    }
+    for (const [name, count] of own) if (count > 0) byMove[name] = (byMove[name] ?? 0) + count;
+    addSides(spread, sides);
   }
   return {
     work,

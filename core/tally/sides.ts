@@ -28,6 +28,19 @@ export function noSides(): Sides {
   return { left: 0, right: 0, leftMs: 0, rightMs: 0, byTarget: { head: 0, body: 0, leg: 0 }, byKind };
 }
 
+/** Adds one sum to another. */
+export function addSides(out: Sides, more: Sides): void {
+  out.left += more.left;
+  out.right += more.right;
+  out.leftMs += more.leftMs;
+  out.rightMs += more.rightMs;
+  for (const target of ['head', 'body', 'leg'] as const) out.byTarget[target] += more.byTarget[target];
+  for (const group of strikeGroups) {
+    out.byKind[group].left += more.byKind[group].left;
+    out.byKind[group].right += more.byKind[group].right;
+  }
+}
+
 /** Strikes of one kind, `left` the share of the left side. */
 function addStrikes(out: Sides, kind: StrikeGroup, strikes: number, left: number): void {
   out.left += strikes * left;

@@ -18,7 +18,7 @@ import {
 } from '../../../core/index';
 import { ClockField } from '../../parts/fields/clock-field';
 import { FocusField } from '../../parts/focus-field';
-import type { BlockRow } from '../../services/editor';
+import type { BlockRow } from '../../services/block-rows';
 import { PieceView } from './piece-view';
 
 /** A piece, or something picked, dropped somewhere: into which block and at which place. */

@@ -33,7 +33,7 @@ import {
 import { named, type Choice, ChoiceField } from '../../parts/fields/choice-field';
 import { ClockField } from '../../parts/fields/clock-field';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
-import type { PieceRow } from '../../services/editor';
+import type { PieceRow } from '../../services/block-rows';
 import { LaneVersions } from './lane-versions';
 import { PieceOptions } from './piece-options';
 
@@ -62,8 +62,6 @@ const staffScale = 0.8;
 })
 export class PieceView {
   readonly row = input.required<PieceRow>();
-  /** When the block begins, so that the gutter counts from there. */
-  readonly start = input.required<Milliseconds>();
   readonly scheme = input.required<Scheme>();
   readonly selected = input(false);
   /** Whether it is one of the rows that are changed together. */
@@ -99,7 +97,7 @@ export class PieceView {
   protected readonly whole = computed(() => {
     if (!this.build()) return null;
     const shown = entrances(this.row().leaves);
-    return shown && { ...shown, moments: shown.at.map((at) => sayClock(at - this.start())) };
+    return shown && { ...shown, moments: shown.at.map((at) => sayClock(at - this.row().start)) };
   });
   /** How long the stages of a build are, in moves; how many, where one staff says the rest. */
   protected readonly stageMarks = computed(() => {

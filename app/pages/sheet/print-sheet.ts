@@ -24,7 +24,7 @@ import {
 } from '../../../core/index';
 import type { Strip, Stripped } from '../../parts/figure/strips';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
-import type { BlockRow, PieceRow } from '../../services/editor';
+import type { BlockRow, PieceRow } from '../../services/block-rows';
 
 /** Height and width of a printed page's inside at 96 dots an inch: A4 less margins, the smaller side of A4 and Letter each. */
 const page = { width: 718, height: 950 };

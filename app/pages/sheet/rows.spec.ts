@@ -17,7 +17,7 @@ import { freshId } from '../../services/fresh-id';
 import { choose, chosen, fieldOf, tick, type, wrongAt } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { BlockView } from './block-view';
-import type { BlockRow, PieceRow } from '../../services/editor';
+import type { BlockRow, PieceRow } from '../../services/block-rows';
 import { FindingsPanel } from '../../parts/findings-panel';
 import { PieceView } from './piece-view';
 import { SheetTotals } from './sheet-totals';
@@ -35,7 +35,7 @@ const combo = (ms: number, text: string, more: Partial<Extract<Piece, { kind: 'c
 /** A piece as the editor would hand it to its row. */
 function rowOf(piece: Piece, ms = 60_000): PieceRow {
   const { leaves } = compile(sheetOf({ ...freshBlock('round', freshId, [piece]), ms }));
-  return { piece, leaves: leaves.filter((leaf) => leaf.pieceId === piece.id), lanes: [] };
+  return { piece, leaves: leaves.filter((leaf) => leaf.pieceId === piece.id), start: 0, lanes: [] };
 }
 
 async function chooseInMenu(fixture: ComponentFixture<unknown>, line: string): Promise<void> {
@@ -60,7 +60,6 @@ describe('a piece’s row', () => {
     TestBed.configureTestingModule({ providers: testProviders() });
     const fixture = TestBed.createComponent(PieceView);
     fixture.componentRef.setInput('row', row);
-    fixture.componentRef.setInput('start', 0);
     fixture.componentRef.setInput('block', { ...freshBlock('round', freshId), pieces: [row.piece] });
     fixture.componentRef.setInput('scheme', six);
     fixture.componentRef.setInput('selected', true);
@@ -129,7 +128,7 @@ describe('a piece’s row', () => {
   });
 
   it('says where no time is left for it', async () => {
-    const { host } = await show({ piece: combo(60_000, '1 2'), leaves: [], lanes: [] });
+    const { host } = await show({ piece: combo(60_000, '1 2'), leaves: [], start: 0, lanes: [] });
     expect(host.querySelector('.at')?.textContent.trim()).toBe('–');
   });
 });

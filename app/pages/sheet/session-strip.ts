@@ -12,8 +12,8 @@ import {
   viewChildren,
 } from '@angular/core';
 import { MatTooltip } from '@angular/material/tooltip';
-import { effortPercent, sayClock, type Timeline } from '../../../core/index';
-import type { BlockRow } from '../../services/editor';
+import { effortPercent, sayClock, type Milliseconds, type Timeline } from '../../../core/index';
+import type { BlockRow } from '../../services/block-rows';
 
 /** One block of the strip, for the keys that go from one to the next. */
 @Directive({ selector: 'button[ktSegment]' })
@@ -50,9 +50,13 @@ export class Segment {
           [attr.aria-label]="segment.title"
           (click)="picked.emit(segment.id)"
         >
-          @for (bar of segment.bars; track $index) {
-            <i [style.flex-grow]="bar.ms" [style.height.%]="bar.height"></i>
-          }
+          <svg
+            aria-hidden="true"
+            preserveAspectRatio="none"
+            [attr.viewBox]="'0 0 ' + segment.length + ' ' + mostEffort"
+          >
+            <path [attr.d]="segment.bars" />
+          </svg>
         </button>
       }
     </div>
@@ -67,8 +71,6 @@ export class Segment {
     }
 
     button {
-      display: flex;
-      align-items: flex-end;
       flex: 0 1 0;
       min-width: 3px;
       padding: 0;
@@ -82,13 +84,15 @@ export class Segment {
       }
     }
 
-    i {
-      flex: 0 1 0;
-      background: var(--ink-soft);
+    svg {
+      display: block;
+      width: 100%;
+      height: 100%;
+      fill: var(--ink-soft);
     }
 
-    .round i {
-      background: var(--ink);
+    .round svg {
+      fill: var(--ink);
     }
 
     .rest,
@@ -115,21 +119,26 @@ export class SessionStrip {
     return keys;
   }
 
+  protected readonly mostEffort = 100;
   protected readonly segments = computed(() => {
     const selected = this.selected();
-    const bars = new Map<string, { ms: number; height: number }[]>();
+    // One outline for all bars of a block: an hour may have hundreds.
+    const bars = new Map<string, { path: string; length: Milliseconds }>();
     for (const leaf of this.timeline().leaves) {
       const quiet = leaf.kind === 'rest' || leaf.kind === 'show' || leaf.doing === 'unplanned';
-      const own = bars.get(leaf.blockId) ?? [];
-      own.push({ ms: leaf.ms, height: quiet ? 0 : effortPercent(leaf.effort) });
-      bars.set(leaf.blockId, own);
+      const { path, length } = bars.get(leaf.blockId) ?? { path: '', length: 0 };
+      const bar = quiet
+        ? ''
+        : `M${length} ${this.mostEffort}v${-effortPercent(leaf.effort)}h${leaf.ms}V${this.mostEffort}z`;
+      bars.set(leaf.blockId, { path: path + bar, length: length + leaf.ms });
     }
     return this.rows().map(({ block, ms, round, at }) => ({
       id: block.id,
       kind: block.kind,
       // An open break takes no time; it still can be seen.
       ms: Math.max(ms, 5000),
-      bars: bars.get(block.id) ?? [],
+      bars: bars.get(block.id)?.path ?? '',
+      length: bars.get(block.id)?.length ?? 1,
       selected: block.id === selected || block.pieces.some(({ id }) => id === selected),
       title: `${round === null ? block.kind : `Round ${round}`}${block.title ? ` · ${block.title}` : ''}, at ${sayClock(at)}, ${block.ms === null ? 'open' : sayClock(ms)}`,
     }));

@@ -3,37 +3,36 @@ import type { Outline } from './staff';
 
 const h = glyphHeight / 2;
 
-/** The outline of a glyph as SVG path data, round its own left middle. */
+/** The outline of a glyph as SVG path data from its own left middle on, relative throughout: `M20 30` before it puts it there. */
 export function outlinePath(outline: Outline, width: number): string {
   const w = width;
   switch (outline) {
     case 'straight':
-      return `M0 ${-h}H${w - 8}L${w} 0L${w - 8} ${h}H0Z`;
-    case 'turning':
-      return `M${h} ${-h}H${w - h}A${h} ${h} 0 0 1 ${w - h} ${h}H${h}A${h} ${h} 0 0 1 ${h} ${-h}Z`;
+      return `m0 ${-h}h${w - 8}l8 ${h}l-8 ${h}h${8 - w}z`;
     case 'rising':
-      return `M0 ${-h + 7}L${w / 2} ${-h - 3}L${w} ${-h + 7}V${h}H0Z`;
+      return `m0 ${7 - h}l${w / 2} -10l${w / 2} 10v${2 * h - 7}h${-w}z`;
     case 'kick':
-      return `M8 ${-h}H${w + 3}L${w - 5} ${h}H0Z`;
+      return `m8 ${-h}h${w - 5}l-8 ${2 * h}h${5 - w}z`;
     case 'knee':
-      return `M7 ${-h}H${w - 7}L${w} ${h}H0Z`;
+      return `m7 ${-h}h${w - 14}l7 ${2 * h}h${-w}z`;
     case 'teep':
-      return `M0 ${-h + 4}H${w - 12}V${-h - 2}L${w + 2} 0L${w - 12} ${h + 2}V${h - 4}H0Z`;
+      return `m0 ${4 - h}h${w - 12}v-6l14 ${h + 2}l-14 ${h + 2}v-6h${12 - w}z`;
     case 'elbow':
-      return `M0 ${-h}H${w}L${w - 9} 0L${w} ${h}H0Z`;
+      return `m0 ${-h}h${w}l-9 ${h}l9 ${h}h${-w}z`;
     case 'push':
-      return `M0 ${-h}H${w - 5}V${-h - 2}H${w}V${h + 2}H${w - 5}V${h}H0Z`;
+      return `m0 ${-h}h${w - 5}v-2h5v${2 * h + 4}h-5v-2h${5 - w}z`;
     case 'defence':
-      return `M4 ${-h}H${w - 4}Q${w} ${-h} ${w} ${-h + 4}V${h - 4}Q${w} ${h} ${w - 4} ${h}H4Q0 ${h} 0 ${h - 4}V${-h + 4}Q0 ${-h} 4 ${-h}Z`;
+      return `m4 ${-h}h${w - 8}q4 0 4 4v${2 * h - 8}q0 4 -4 4h${8 - w}q-4 0 -4 -4v${8 - 2 * h}q0 -4 4 -4z`;
     case 'feet':
-      return `M8 ${-h}H${w - 8}L${w} 0L${w - 8} ${h}H8L0 0Z`;
+      return `m8 ${-h}h${w - 16}l8 ${h}l-8 ${h}h${16 - w}l-8 ${-h}z`;
     case 'hold':
-      return `M0 ${-h}H6V${-h + 2}H${w - 6}V${-h}H${w}V${h}H${w - 6}V${h - 2}H6V${h}H0Z`;
+      return `m0 ${-h}h6v2h${w - 12}v-2h6v${2 * h}h-6v-2h${12 - w}v2h-6z`;
     case 'conditioning':
-      return `M0 ${-h}H${w}V${h}H0Z`;
+      return `m0 ${-h}h${w}v${2 * h}h${-w}z`;
     case 'wait':
-      return `M0 ${h}H${w}`;
+      return `m0 ${h}h${w}`;
+    case 'turning':
     case 'slot':
-      return `M${h} ${-h}H${w - h}A${h} ${h} 0 0 1 ${w - h} ${h}H${h}A${h} ${h} 0 0 1 ${h} ${-h}Z`;
+      return `m${h} ${-h}h${w - 2 * h}a${h} ${h} 0 0 1 0 ${2 * h}h${2 * h - w}a${h} ${h} 0 0 1 0 ${-2 * h}z`;
   }
 }
