@@ -22,6 +22,11 @@ describe('the rows of a sheet', () => {
     const piece = hour.blocks[0]?.pieces[0]?.id ?? '';
     const after = rowsOf(nudgeTimes(hour, new Set([piece]), -5000));
     expect(after[0]).not.toBe(before[0]);
+    // The second piece begins earlier now; the first has changed.
+    expect(after[0]?.pieces[0]?.piece).not.toBe(before[0]?.pieces[0]?.piece);
+    expect(after[0]?.pieces.map(({ leaves, start }) => (leaves[0]?.at ?? NaN) - start)).toEqual([0, 55_000]);
+    const second = nudgeTimes(hour, new Set([hour.blocks[0]?.pieces[1]?.id ?? '']), -5000);
+    expect(rowsOf(second)[0]?.pieces[0]).toBe(before[0]?.pieces[0]);
     expect(after[1]).toBe(before[1]);
     expect(after[2]).toBe(before[2]);
   });

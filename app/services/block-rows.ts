@@ -30,21 +30,15 @@ export interface BlockRow {
   readonly pieces: readonly PieceRow[];
 }
 
-/** What the rows of a block were made of, the last time. */
-interface Known {
-  readonly leaves: readonly Leaf[];
-  readonly lanes: readonly Lane[];
-  readonly row: BlockRow;
-}
-
-const known = new WeakMap<Block, Known>();
-
 /** Whether a leaf is another one but for the moment at which its block begins. */
 function isMoved(leaf: Leaf, before: Leaf | undefined, by: Milliseconds): boolean {
   if (leaf === before) return true;
   if (!before || leaf.at - before.at !== by) return false;
   return (Object.keys(leaf) as (keyof Leaf)[]).every((key) => key === 'at' || alike(leaf[key], before[key]));
 }
+
+const areMoved = (leaves: readonly Leaf[], before: readonly Leaf[], by: Milliseconds): boolean =>
+  leaves.length === before.length && leaves.every((leaf, index) => isMoved(leaf, before[index], by));
 
 function firstLeaves(leaves: readonly Leaf[], piece: Piece): Leaf[] {
   const seen = new Set<number>();
@@ -56,25 +50,36 @@ function firstLeaves(leaves: readonly Leaf[], piece: Piece): Leaf[] {
   });
 }
 
-/** The very same rows where nothing of a block is another than before, so that hundreds of them are not drawn anew; the very same pieces where it only begins at another moment. */
+const knownPieces = new WeakMap<Piece, PieceRow>();
+
+function pieceRow(piece: Piece, leaves: readonly Leaf[], start: SessionTime, lanes: readonly LaneVersion[]): PieceRow {
+  const before = knownPieces.get(piece);
+  if (before && areMoved(leaves, before.leaves, start - before.start) && alike(lanes, before.lanes)) return before;
+  const row = { piece, leaves, start, lanes };
+  knownPieces.set(piece, row);
+  return row;
+}
+
+/** What the row of a block was made of, the last time. */
+interface KnownBlock {
+  readonly leaves: readonly Leaf[];
+  readonly lanes: readonly Lane[];
+  readonly row: BlockRow;
+}
+
+const knownBlocks = new WeakMap<Block, KnownBlock>();
+
+/** The very same row where nothing of a block is another than before; the very same pieces where it begins at another moment. */
 function blockRow(block: Block, at: SessionTime, leaves: readonly Leaf[], lanes: readonly Lane[]): BlockRow {
   const round = leaves[0]?.round ?? null;
-  const before = known.get(block);
-  const same =
-    before?.leaves.length === leaves.length &&
-    alike(before.lanes, lanes) &&
-    leaves.every((leaf, index) => isMoved(leaf, before.leaves[index], at - before.row.at));
-  if (same && before.row.at === at && before.row.round === round) return before.row;
-  const pieces = same
+  const before = knownBlocks.get(block);
+  const moved = before && areMoved(leaves, before.leaves, at - before.row.at) && alike(lanes, before.lanes);
+  if (moved && before.row.at === at && before.row.round === round) return before.row;
+  const pieces = moved
     ? before.row.pieces
-    : block.pieces.map((piece) => ({
-        piece,
-        leaves: firstLeaves(leaves, piece),
-        start: at,
-        lanes: pieceLanes(piece, block, lanes),
-      }));
+    : block.pieces.map((piece) => pieceRow(piece, firstLeaves(leaves, piece), at, pieceLanes(piece, block, lanes)));
   const row = { block, at, ms: blockLength(block), round, pieces };
-  known.set(block, { leaves, lanes, row });
+  knownBlocks.set(block, { leaves, lanes, row });
   return row;
 }
 

@@ -43,6 +43,11 @@ import { NoticeService } from '../../services/notice.service';
       }
     </mat-menu>
   `,
+  styles: `
+    :host {
+      display: flex;
+    }
+  `,
 })
 export class TakeHomeMenu {
   readonly sheet = input.required<Sheet>();
