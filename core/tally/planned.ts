@@ -65,29 +65,6 @@ function fixedPlan(punches: number): LeafPlan {
   return { repetitions: 0, counts, least: punches, most: punches };
 }
 
-/** Plans of a combination by all that they depend on, remembered: a change of one leaf moves hundreds of others. */
-const plans = new WeakMap<Combination, Map<string, LeafPlan>>();
-
-function repeatedPlan(leaf: Leaf, combination: Combination): LeafPlan {
-  const { ms, nonStop, otherStance, pace, gapMs } = leaf;
-  let known = plans.get(combination);
-  if (!known) plans.set(combination, (known = new Map<string, LeafPlan>()));
-  const key = `${ms} ${pace} ${gapMs} ${nonStop} ${otherStance}`;
-  let plan = known.get(key);
-  if (!plan) {
-    const study = studyOf(combination, 'orthodox', nonStop, otherStance);
-    const repetitions = repetitionsIn(ms, study.ms, pace, gapMs);
-    const counts = timesOfTurns(repetitions, fullTurn(combination.items)).reduce(
-      (sum, times, turn) => addCounts(sum, countCombination(combination, turn), times),
-      noCounts(),
-    );
-    const spread = slotSpread(combination) * repetitions;
-    plan = { repetitions, counts, least: counts.strikes - spread, most: counts.strikes + spread };
-    known.set(key, plan);
-  }
-  return plan;
-}
-
 /** What a leaf plans: free work a strike a second, combinations by whole repetitions; shows and rests nothing. */
 export function planLeaf(leaf: Leaf): LeafPlan {
   if (leaf.kind === 'show' || leaf.kind === 'rest') return emptyPlan;
@@ -98,7 +75,15 @@ export function planLeaf(leaf: Leaf): LeafPlan {
   if (leaf.doing === 'rhythm') return fixedPlan(leaf.touches.length);
   if (leaf.doing !== 'combination' || !leaf.combination) return emptyPlan;
   if (leaf.combination.items[0]?.kind === 'freestyle') return freePlan(leaf);
-  return repeatedPlan(leaf, leaf.combination);
+  const { combination } = leaf;
+  const study = studyOf(combination, 'orthodox', leaf.nonStop, leaf.otherStance);
+  const repetitions = repetitionsIn(leaf.ms, study.ms, leaf.pace, leaf.gapMs);
+  const counts = timesOfTurns(repetitions, fullTurn(combination.items)).reduce(
+    (sum, times, turn) => addCounts(sum, countCombination(combination, turn), times),
+    noCounts(),
+  );
+  const spread = slotSpread(combination) * repetitions;
+  return { repetitions, counts, least: counts.strikes - spread, most: counts.strikes + spread };
 }
 
 /** A session's planned work. */

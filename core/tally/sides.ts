@@ -3,7 +3,7 @@ import { studyOf } from '../mechanics/study-of';
 import { limbOf, mirrorStance, type Stance } from '../mechanics/walk';
 import { moveKind } from '../moves/catalogue';
 import { isStrike, type Move } from '../moves/move';
-import { strikeGroups, type StrikeGroup, type Target } from '../moves/kind';
+import { strikeGroups, targets, type StrikeGroup, type Target } from '../moves/kind';
 import type { Freestyle, Slot } from '../notation/combination';
 import { isStrikeSlot, slotNature } from '../notation/slot-kinds';
 import type { Leaf } from '../timeline/leaf';
@@ -34,7 +34,7 @@ export function addSides(out: Sides, more: Sides): void {
   out.right += more.right;
   out.leftMs += more.leftMs;
   out.rightMs += more.rightMs;
-  for (const target of ['head', 'body', 'leg'] as const) out.byTarget[target] += more.byTarget[target];
+  for (const target of targets) out.byTarget[target] += more.byTarget[target];
   for (const group of strikeGroups) {
     out.byKind[group].left += more.byKind[group].left;
     out.byKind[group].right += more.byKind[group].right;
