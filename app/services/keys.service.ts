@@ -1,4 +1,3 @@
-import { OverlayContainer } from '@angular/cdk/overlay';
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { tinykeys } from 'tinykeys';
 
@@ -23,6 +22,15 @@ export interface KeysOf {
 const fields = 'input, textarea, select, [contenteditable="true"], [role="combobox"], [role="listbox"]';
 const over = '[role="dialog"], [role="menu"], [role="listbox"]';
 
+/**
+ * Whether something lies over the page that takes the keys. Looked for where it would be, since a page of hundreds of rows
+ * takes long to search at every key; by its class, since the CDK's own service brings all of its overlays into the first view.
+ */
+function isCovered(): boolean {
+  const [overlays] = document.getElementsByClassName('cdk-overlay-container');
+  return (overlays?.querySelector(over) ?? null) !== null;
+}
+
 /** Whether a key goes to something that takes typing, or to what lies over the page. `isTyping(event)` */
 export function isTyping(event: KeyboardEvent): boolean {
   const target = event.target instanceof Element ? event.target : null;
@@ -32,7 +40,6 @@ export function isTyping(event: KeyboardEvent): boolean {
 /** Every key of the product in one place: whoever has keys registers them here, and `?` shows them. */
 @Injectable({ providedIn: 'root' })
 export class KeysService {
-  private readonly overlays = inject(OverlayContainer);
   private readonly all = signal<readonly KeysOf[]>([]);
   /** What can be pressed now, the newest place first. */
   readonly now = this.all.asReadonly();
@@ -58,8 +65,7 @@ export class KeysService {
   }
 
   private take(shortcut: Shortcut, event: KeyboardEvent): void {
-    // Looked for where it would be: a page of hundreds of rows is not searched at every key.
-    if (event.defaultPrevented || this.overlays.getContainerElement().querySelector(over) !== null) return;
+    if (event.defaultPrevented || isCovered()) return;
     if (!shortcut.typing && isTyping(event)) return;
     if (shortcut.when && !shortcut.when(event)) return;
     event.preventDefault();
