@@ -1,3 +1,4 @@
+import { OverlayContainer } from '@angular/cdk/overlay';
 import { Injectable } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { testProviders } from '../spec-store.spec';
@@ -42,6 +43,22 @@ describe('keys', () => {
     press(field, 'q', { altKey: true });
     field.remove();
     expect(done).toEqual(['loud']);
+  });
+
+  it('wait while a dialog, a menu or a list lies over the page', () => {
+    const done: string[] = [];
+    listen([{ keys: ['r'], does: 'run', press: () => done.push('run') }]);
+    const overlays = TestBed.inject(OverlayContainer).getContainerElement();
+    for (const role of ['dialog', 'menu', 'listbox']) {
+      const over = document.createElement('div');
+      over.setAttribute('role', role);
+      overlays.append(over);
+      expect(press(document.body, 'r')).toBeTrue();
+      over.remove();
+    }
+    expect(done).toEqual([]);
+    press(document.body, 'r');
+    expect(done).toEqual(['run']);
   });
 
   it('are listed as they are shown, and gone with whoever listens', () => {

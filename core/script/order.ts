@@ -70,11 +70,10 @@ function ordered(run: readonly Said[], from: SessionTime, wall: SessionTime): re
     const chosen = next && (better(left, next, at, wall) ?? { next, at });
     if (!chosen) return run;
     const { phrase, candidate } = chosen.next;
-    const end = chosen.at + phrase.ms;
-    if (end > candidate.until || end + leastGap > wall) return run;
+    // In time: it begins no later than where it stood, or than where it was found feasible.
     out.push({ candidate, phrase, at: chosen.at });
     left = without(left, chosen.next);
-    free = end + leastGap;
+    free = chosen.at + phrase.ms + leastGap;
   }
   return out;
 }

@@ -30,6 +30,13 @@ const countsOf = (text: string) => {
   return countCombination(read.value);
 };
 
+it('a tally in the other stance has the other sides, of the very same timeline too', () => {
+  const timeline = compile(sheetOf('round', [combo(60_000, '1 1 2')]));
+  const { bySide } = tally(timeline, 'orthodox');
+  expect(bySide.left).toBeGreaterThan(bySide.right);
+  expect(tally(timeline, 'southpaw').bySide).toEqual({ left: bySide.right, right: bySide.left });
+});
+
 // Counting rules: trade page, section 10 (common practice, no source).
 describe('counting one repetition', () => {
   it('tells punches, other strikes, defences and feet apart', () => {
