@@ -22,6 +22,7 @@ export interface PieceRow {
   readonly lanes: readonly LaneVersion[];
 }
 
+/** A block as the run sheet shows it, with when it begins and how long it is with its repeats. */
 export interface BlockRow {
   readonly block: Block;
   readonly at: SessionTime;
@@ -40,6 +41,7 @@ function isMoved(leaf: Leaf, before: Leaf | undefined, by: Milliseconds): boolea
 const areMoved = (leaves: readonly Leaf[], before: readonly Leaf[], by: Milliseconds): boolean =>
   leaves.length === before.length && leaves.every((leaf, index) => isMoved(leaf, before[index], by));
 
+/** The leaves of a piece's first pass, one for each of its stages. */
 function firstLeaves(leaves: readonly Leaf[], piece: Piece): Leaf[] {
   const seen = new Set<number>();
   return leaves.filter((leaf) => {

@@ -88,7 +88,10 @@ export class Editor {
       : [];
   });
   /** The findings as they are shown: the rows of a change come first. */
-  readonly found = aFrameLater(() => [this.state(), this.settings.schools(), this.voices.wishes()], this.findings);
+  readonly shownFindings = aFrameLater(
+    () => [this.state(), this.settings.schools(), this.voices.wishes()],
+    this.findings,
+  );
   readonly rows = computed((): readonly BlockRow[] => {
     const [sheet, timeline] = [this.state(), this.timeline()];
     return sheet && timeline ? blockRows(sheet, timeline.leaves, this.lanes()) : [];

@@ -159,7 +159,6 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
   const made = inSession(all, passes).filter(
     ({ kind, phrases: [full] }) => wanted.has(kind) && full?.say.trim() !== '',
   );
-  if (edits.size === 0) return { candidates: made, muted, breaks, lead: leadCalls(options) };
   const candidates = made.flatMap((candidate) => {
     const edit = edits.get(candidate.key);
     if (!edit?.muted) return [edited(candidate, edit, speech)];

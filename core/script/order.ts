@@ -40,9 +40,7 @@ function better(
     .sort((a, b) => a.candidate.from - b.candidate.from);
   for (const next of more) {
     const opens = onGrid(next.candidate.from);
-    const { ms } = next.phrase;
-    if (opens + ms <= next.candidate.until && feasible(left, next, opens + ms + leastGap, wall))
-      return { next, at: opens };
+    if (feasible(left, next, opens + next.phrase.ms + leastGap, wall)) return { next, at: opens };
   }
   return null;
 }

@@ -53,6 +53,7 @@ export class SidePanel {
   readonly sheet = input.required<Sheet>();
   readonly side = model.required<SideTab>();
   protected readonly tabs = tabs;
+  protected readonly findings = this.editor.shownFindings;
   /** Where something can be dropped: among the blocks, or among the pieces of one. */
   protected readonly dropLists = computed(() => ['blocks', ...this.rows.pieceLists()]);
 

@@ -1,7 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { eight, readCombination, six, study, type Combination } from '../../../core/index';
 import { testProviders } from '../../spec-store.spec';
-import { layoutStaff } from './layout';
+import { glyphHeight, layoutStaff } from './layout';
+import { outlinePath } from './outlines';
 import type { StaffLayout } from './staff';
 import { StrikeStaff } from './strike-staff';
 
@@ -15,6 +16,46 @@ function layoutOf(text: string, added: readonly number[] = [], levels: 'used' | 
   const combination = combinationOf(text);
   return layoutStaff(combination, { scheme: six, added, levels, study: study(combination) });
 }
+
+describe('outlines', () => {
+  const boxOf = (d: string): DOMRect => {
+    const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg');
+    const path = document.createElementNS('http://www.w3.org/2000/svg', 'path');
+    path.setAttribute('d', d);
+    svg.append(path);
+    document.body.append(svg);
+    const box = path.getBBox();
+    svg.remove();
+    return box;
+  };
+
+  it('stand where they are put, as wide as their words and hardly higher than a line', () => {
+    const { glyphs } = layoutOf('1 3 5 lel rkn bk tp push sl in sq wait any 2');
+    const outlines = new Set(glyphs.map(({ outline }) => outline));
+    expect(outlines.size).toBeGreaterThan(11);
+    for (const outline of outlines)
+      for (const width of [24, 60]) {
+        const [here, there] = [boxOf(outlinePath(outline, width)), boxOf(`M200 50${outlinePath(outline, width)}`)];
+        expect(there.x - here.x)
+          .withContext(outline)
+          .toBeCloseTo(200, 1);
+        expect(there.y - here.y)
+          .withContext(outline)
+          .toBeCloseTo(50, 1);
+        expect(here.x).withContext(outline).toBeGreaterThan(-0.1);
+        expect(Math.abs(here.x + here.width - width))
+          .withContext(outline)
+          .toBeLessThanOrEqual(3);
+        // What rises or pushes stands out by three at most; a pause is only a line at the foot.
+        expect(here.y)
+          .withContext(outline)
+          .toBeGreaterThan(-glyphHeight / 2 - 3.1);
+        expect(here.y + here.height)
+          .withContext(outline)
+          .toBeLessThan(glyphHeight / 2 + 2.1);
+      }
+  });
+});
 
 describe('the strike staff’s layout', () => {
   it('puts lead above rear, and head above body above leg', () => {
