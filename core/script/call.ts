@@ -44,6 +44,23 @@ export interface Candidate {
   readonly closes?: SessionTime;
 }
 
+/** Candidates in the order of their windows. */
+export const byWindow = (a: Candidate, b: Candidate): number => a.from - b.from || a.until - b.until;
+
+/** Time that the longest form of a candidate takes. */
+export function longestForm({ phrases }: Pick<Candidate, 'phrases'>): Milliseconds {
+  let longest = 0;
+  for (const { ms } of phrases) longest = Math.max(longest, ms);
+  return longest;
+}
+
+/** Time that the shortest form of a candidate takes. */
+export function shortestForm({ phrases }: Pick<Candidate, 'phrases'>): Milliseconds {
+  let shortest = Infinity;
+  for (const { ms } of phrases) shortest = Math.min(shortest, ms);
+  return shortest;
+}
+
 /** Something that is said. */
 export interface Call extends Saying {
   readonly key: string;

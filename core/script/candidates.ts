@@ -4,7 +4,7 @@ import type { Leaf, Timeline } from '../timeline/leaf';
 import { passesOf, type Pass } from '../timeline/passes';
 import type { Milliseconds, SessionTime } from '../units';
 import { bellPhrase, phraseOf, phrases, worded, type Speech } from './speech';
-import { leastGap, type Call, type Candidate, type Dropped } from './call';
+import { leastGap, longestForm, type Call, type Candidate, type Dropped } from './call';
 import { makerFor } from './candidate';
 import { countDown } from './clock-calls';
 import type { FocusTrail } from './focus';
@@ -83,7 +83,7 @@ function edited(candidate: Candidate, edit: CallEdit | undefined, speech: Speech
     edit.say === undefined ? candidate : { ...candidate, phrases: phrases({ full: plain(edit.say) }, speech) };
   if (edit.atMs === undefined) return said;
   const { from: opens, until: closes } = said;
-  const longest = Math.max(...said.phrases.map(({ ms }) => ms));
+  const longest = longestForm(said);
   const last = Math.floor((closes - longest) / startGrid) * startGrid;
   const at = Math.max(onGrid(opens), Math.min(Math.round((opens + edit.atMs) / startGrid) * startGrid, last));
   // Words that have become too long for the window cannot be held anywhere in it.

@@ -47,9 +47,11 @@ export function gearChanges(passes: readonly Pass[], options: CallOptions): Gear
 }
 
 /** The one kind of bag of a pass, where its work is on one; null where it is on several, or on none. */
-function onlyBag(pass: Pass | undefined): string | null {
-  const bags = new Set(pass?.leaves.flatMap((leaf) => leaf.bags));
-  return bags.size === 1 ? ([...bags][0] ?? null) : null;
+function onlyBag({ leaves }: Pass): string | null {
+  const bags = new Set<string>();
+  for (const leaf of leaves) for (const bag of leaf.bags) bags.add(bag);
+  const [only = null, another] = bags;
+  return another === undefined ? only : null;
 }
 
 /** What each break has to tell of gloves and bags, by its place among the passes; `begin` where work has to tell it itself. */
@@ -63,11 +65,11 @@ export function breakNews(passes: readonly Pass[], options: CallOptions): Readon
     const work = passes.findIndex((pass) => pass.leaves.includes(leaf));
     tell(breaks.find((at) => passes[at]?.block === 'rest') ?? breaks[0] ?? work, { gloves });
   }
-  let last: Pass | undefined;
+  let last: string | null = null;
   passes.forEach((pass, index) => {
     if (!pass.isRound) return;
-    const [bag, before] = [onlyBag(pass), onlyBag(last)];
-    last = pass;
+    const [bag, before] = [onlyBag(pass), last];
+    last = bag;
     if (bag === null || before === null || bag === before) return;
     // In the rest directly before it, else when it begins.
     tell(passes[index - 1]?.block === 'rest' ? index - 1 : index, { bag: options.natureOf(bag)?.spoken ?? bag });

@@ -23,8 +23,6 @@ const holdersFor: Milliseconds = 4000;
 const longStage: Milliseconds = 15_000;
 /** The coach's own call may be this late (house value). */
 const ownSlack: Milliseconds = 4000;
-/** What takes long to say may at least begin so much later (house value). */
-const longSlack: Milliseconds = 2500;
 /** Turns are said one after the other where that takes no longer than this many repetitions (trade page). */
 const turnsWithin = 2;
 
@@ -114,13 +112,13 @@ function beginning(leaf: Leaf, { before }: Context, make: Maker, speech: Speech)
       ? worded(speech, 'block begins', { block: passName(leaf), exercise: own.full })
       : own;
   const [firstCall] = leaf.drillCalls;
-  const lead = Math.min(drillLeadMs, (firstCall?.at ?? Infinity) - leastGap);
-  const until = leaf.at + (leaf.doing === 'calls' ? lead : newFor);
-  const made = make.within('new', leaf.at, until, named);
-  const longest = Math.max(...made.phrases.map(({ ms }) => ms));
+  const lead = Math.min(drillLeadMs, (firstCall?.at ?? Infinity) - leastGap, leaf.ms);
   // Before a drill's first call there is only its lead; anything else may begin a little later where it takes long.
-  const last = leaf.doing === 'calls' ? made.until : Math.max(made.until, made.from + longest + longSlack);
-  return turnByTurn(leaf, make, speech, { ...made, until: Math.min(leaf.at + leaf.ms, last) });
+  const made =
+    leaf.doing === 'calls'
+      ? make.within('new', leaf.at, leaf.at + lead, named)
+      : make.withRoom('new', leaf.at, leaf.at + newFor, leaf.at + leaf.ms, named);
+  return turnByTurn(leaf, make, speech, made);
 }
 
 /** Calls inside a leaf: of its drill at their moment, and of the coach's own. */
@@ -131,9 +129,8 @@ function innerCalls(leaf: Leaf, make: Maker): Candidate[] {
     return make.exactly('drill', leaf.at + at, words);
   });
   const own = leaf.says.map(({ at, words }) => {
-    const made = make.within('own', leaf.at + at, leaf.at + at + ownSlack, { full: plain(words) });
-    const longest = Math.max(...made.phrases.map(({ ms }) => ms));
-    return { ...made, until: Math.min(leaf.at + leaf.ms, Math.max(made.until, made.from + longest + longSlack)) };
+    const from = leaf.at + at;
+    return make.withRoom('own', from, from + ownSlack, leaf.at + leaf.ms, { full: plain(words) });
   });
   return [...drill, ...own];
 }
@@ -144,9 +141,7 @@ export function leafCalls(leaf: Leaf, context: Context, options: CallOptions): C
   const make = makerFor(leafPlace(leaf), speech);
   const out = beginning(leaf, context, make, speech);
   const within = (kind: CallKind, from: Milliseconds, until: Milliseconds, words: Words): void => {
-    const made = make.within(kind, leaf.at + from, leaf.at + until, words);
-    const longest = Math.max(...made.phrases.map(({ ms }) => ms));
-    out.push({ ...made, until: Math.min(leaf.at + leaf.ms, Math.max(made.until, made.from + longest + longSlack)) });
+    out.push(make.withRoom(kind, leaf.at + from, leaf.at + until, leaf.at + leaf.ms, words));
   };
   // How it is done is said behind what is done.
   const opening = out[0]?.phrases[0];

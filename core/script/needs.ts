@@ -1,7 +1,7 @@
 import type { Leaf, Timeline } from '../timeline/leaf';
 import { passesOf } from '../timeline/passes';
 import type { Milliseconds } from '../units';
-import { bellMs, leastGap, type Candidate } from './call';
+import { bellMs, leastGap, shortestForm, type Candidate } from './call';
 import { candidatesOf } from './candidates';
 import { callNature, isSaid, type CallKind } from '../sheet/call-kinds';
 import { usualOptions, type CallOptions } from './options';
@@ -51,7 +51,7 @@ export function crowdedCalls(timeline: Timeline, options: CallOptions = usualOpt
   const bells = new Set(candidates.filter(({ kind }) => kind === 'bell').map(({ from }) => from));
   return candidates.flatMap((call): CrowdedCall[] => {
     if (!callNature(call.kind).needed) return [];
-    const takes = Math.min(...call.phrases.map(({ ms }) => ms));
+    const takes = shortestForm(call);
     const room = Math.max(0, call.until - call.from - (bells.has(call.from) ? bellMs + leastGap : 0));
     if (takes <= room) return [];
     const leaf = timeline.leaves.findLast(({ at, open }) => !open && at <= call.from);

@@ -1,7 +1,7 @@
 import type { Leaf } from '../timeline/leaf';
 import type { Pass } from '../timeline/passes';
 import type { Milliseconds, SessionTime } from '../units';
-import type { Candidate } from './call';
+import { byWindow, type Candidate } from './call';
 import { makerFor } from './candidate';
 import { blockClock, blockEnd, countOut, endBell, leadOuts, passPlace, roundClock, sessionEnd } from './clock-calls';
 import type { FocusTrail } from './focus';
@@ -51,7 +51,7 @@ export interface PassPlace {
   readonly rounds: number;
 }
 
-/** What would be good to say in a pass, and which focuses have been wished for by its end. */
+/** What would be good to say in a pass, in order, and which focuses have been wished for by its end. */
 export interface PassCalls {
   readonly candidates: readonly Candidate[];
   readonly trail: FocusTrail;
@@ -146,7 +146,8 @@ export function passCalls(place: PassPlace, trail: FocusTrail, options: CallOpti
   const known = remembered.get(pass);
   if (known?.by.every((each, at) => each === by[at]) && sameTrail(known.trail, trail)) return known.made;
   const after: FocusTrail = new Map(trail);
-  const made = { candidates: workedOut(place, after, options), trail: after };
+  // In order, so that a whole session is nearly so, and quick to put in order, when one pass has changed.
+  const made = { candidates: workedOut(place, after, options).sort(byWindow), trail: after };
   remembered.set(pass, { by, trail, made });
   return made;
 }

@@ -2,7 +2,7 @@ import type { CallKind } from '../sheet/call-kinds';
 import type { Leaf } from '../timeline/leaf';
 import type { Pass } from '../timeline/passes';
 import type { Milliseconds, SessionTime } from '../units';
-import { leastGap, worthOfKind, shortWorth, type Call, type Candidate, type Phrase } from './call';
+import { leastGap, longestForm, worthOfKind, shortWorth, type Call, type Candidate, type Phrase } from './call';
 import { makerFor, type Maker } from './candidate';
 import { passPlace } from './clock-calls';
 import { leafWords, passName } from './leaf-words';
@@ -152,7 +152,7 @@ export function restCalls(
   const last = out.at(-1);
   if (!shown || !last || last.kind !== 'preview') return out;
   const [again] = phrases({ full: capital(shown.short ?? shown.full) }, speech);
-  const ends = last.from + Math.max(...last.phrases.map(({ ms }) => ms));
+  const ends = last.from + longestForm(last);
   if (!again || until - again.ms - ends < againAfter) return out;
   // The first one is over by then, whatever it was moved by.
   const begin = until - again.ms - leastGap;

@@ -1,5 +1,5 @@
 import type { SessionTime } from '../units';
-import { leastGap, worthOfKind, type Call, type Candidate, type Dropped } from './call';
+import { byWindow, leastGap, shortestForm, worthOfKind, type Call, type Candidate, type Dropped } from './call';
 import { importantFirst } from './order';
 import { callFrom, isFixed, mostWorth, onGrid, saidIn, solve, startGrid } from './solve';
 
@@ -27,7 +27,7 @@ export interface Schedule {
 
 /** Parts a session's candidates into stretches that cannot touch each other. */
 export function stretches(candidates: readonly Candidate[]): Candidate[][] {
-  const sorted = [...candidates].sort((a, b) => a.from - b.from || a.until - b.until);
+  const sorted = [...candidates].sort(byWindow);
   const out: Candidate[][] = [];
   let end = -Infinity;
   for (const candidate of sorted) {
@@ -39,7 +39,7 @@ export function stretches(candidates: readonly Candidate[]): Candidate[][] {
 }
 
 function why(candidate: Candidate, calls: readonly Call[]): string {
-  const shortest = Math.min(...candidate.phrases.map(({ ms }) => ms));
+  const shortest = shortestForm(candidate);
   if (shortest > candidate.until - candidate.from)
     return `it takes ${(shortest / 1000).toFixed(1)} s, and there are ${(Math.max(0, candidate.until - candidate.from) / 1000).toFixed(1)} s`;
   const inTheWay = calls.find(

@@ -1,5 +1,14 @@
 import type { Milliseconds, SessionTime } from '../units';
-import { leastGap, lockedWorth, worthOfKind, shortWorth, type Call, type Candidate, type Phrase } from './call';
+import {
+  leastGap,
+  lockedWorth,
+  shortestForm,
+  worthOfKind,
+  shortWorth,
+  type Call,
+  type Candidate,
+  type Phrase,
+} from './call';
 
 /** Starts lie on this grid. */
 export const startGrid: Milliseconds = 100;
@@ -64,7 +73,7 @@ export function saidIn(chosen: Chosen): Said[] {
 
 const nothing: Chosen = { finish: -Infinity, worth: 0, at: 0, phrase: null, candidate: null, before: null };
 
-/** A movable call with what is asked of it again and again. */
+/** A call with what is asked of it again and again. */
 interface Job {
   readonly candidate: Candidate;
   readonly forms: readonly { readonly phrase: Phrase; readonly worth: number }[];
@@ -74,13 +83,10 @@ interface Job {
   readonly most: number;
 }
 
-const formsOf = (candidate: Candidate): Job['forms'] =>
-  candidate.phrases.map((phrase) => ({ phrase, worth: worthOf(candidate, phrase) }));
-
 const jobOf = (candidate: Candidate): Job => ({
   candidate,
-  forms: formsOf(candidate),
-  last: candidate.until - Math.min(...candidate.phrases.map(({ ms }) => ms)),
+  forms: candidate.phrases.map((phrase) => ({ phrase, worth: worthOf(candidate, phrase) })),
+  last: candidate.until - shortestForm(candidate),
   most: mostWorth(candidate),
 });
 
@@ -130,7 +136,7 @@ function stillWorth(set: number, jobs: readonly Job[]): number {
  * The plain choice: whatever can begin first, and every fixed moment that it has not run into. Mostly everything can be
  * said so, in full; else nothing that comes to less has to be followed any further.
  */
-function plainChoice(fixed: readonly Candidate[], jobs: readonly Job[]): Chosen {
+function plainChoice(fixed: readonly Job[], jobs: readonly Job[]): Chosen {
   const left = new Set([...jobs].sort((a, b) => a.candidate.until - b.candidate.until));
   let chosen = nothing;
   const take = (candidate: Candidate, { phrase, worth }: Job['forms'][number], at: SessionTime): void => {
@@ -153,11 +159,11 @@ function plainChoice(fixed: readonly Candidate[], jobs: readonly Job[]): Chosen 
       take(found.candidate, form, at);
     }
   };
-  for (const moment of fixed) {
-    fill(moment.from);
-    const [taken] = formsOf(moment);
-    if (!taken || moment.from < chosen.finish + leastGap || moment.from + taken.phrase.ms > moment.until) continue;
-    take(moment, taken, moment.from);
+  for (const { candidate, forms } of fixed) {
+    const { from, until } = candidate;
+    fill(from);
+    const [taken] = forms;
+    if (taken && from >= chosen.finish + leastGap && from + taken.phrase.ms <= until) take(candidate, taken, from);
   }
   fill(Infinity);
   return chosen;
@@ -167,20 +173,20 @@ function plainChoice(fixed: readonly Candidate[], jobs: readonly Job[]): Chosen 
 const worthGrain = 1e-6;
 
 /**
- * The best choice for a stretch, exactly. Calls with their one moment are gone through in order, taken or left; the others
+ * The best choice for a stretch in order of its beginnings, exactly. Calls with their one moment are gone through in order, taken or left; the others
  * (thirty at most) are put in between, each as early as it can be; of what has come to the same place with the same calls
  * still to say only what is not both later and worth less is kept, and nothing that cannot become worth what a plain choice
  * is worth already. Exact: what a choice leaves room for depends on nothing but when it ends.
  */
 export function solve(candidates: readonly Candidate[]): Chosen {
-  const fixed = candidates.filter(isFixed).sort((a, b) => a.from - b.from);
-  const jobs = candidates.filter((candidate) => !isFixed(candidate)).map(jobOf);
+  const fixed: Job[] = [];
+  const jobs: Job[] = [];
+  for (const candidate of candidates) (isFixed(candidate) ? fixed : jobs).push(jobOf(candidate));
   const plain = plainChoice(fixed, jobs);
   const enough = plain.worth - worthGrain;
   /** What the fixed moments from one on can be worth together. */
   const fixedWorth = [0];
-  for (const moment of [...fixed].reverse())
-    fixedWorth.unshift((fixedWorth[0] ?? 0) + (formsOf(moment)[0]?.worth ?? 0));
+  for (const { forms } of fixed.toReversed()) fixedWorth.unshift((fixedWorth[0] ?? 0) + (forms[0]?.worth ?? 0));
   // Nothing can be worth more than all of it in full.
   if (enough + 2 * worthGrain > (fixedWorth[0] ?? 0) + stillWorth(0, jobs)) return plain;
   let best = nothing;
@@ -201,8 +207,8 @@ export function solve(candidates: readonly Candidate[]): Chosen {
     rivals(place, now, finish, worth)?.push({ finish, worth, at, phrase, candidate, before });
   };
   for (let next = 0; next <= fixed.length; next += 1) {
-    const moment = fixed[next];
-    const [taken] = moment ? formsOf(moment) : [];
+    const moment = fixed[next]?.candidate;
+    const taken = fixed[next]?.forms[0];
     const after: Place = [];
     const toCome = fixedWorth[next + 1] ?? 0;
     const visit = (state: Chosen, set: number): void => {

@@ -56,13 +56,11 @@ export function soundsOf(
   breaks: readonly { readonly at: SessionTime; readonly calls: readonly SoundingCall[] }[],
 ): SoundCue[] {
   const moments = breaks.map(({ at }) => at);
-  const called = calls.flatMap((call): SoundCue[] =>
-    call.sound ? [{ at: call.at, kind: call.sound, breaksBefore: breaksBefore(call, moments) }] : [],
-  );
-  const atBreaks = breaks.flatMap(({ at, calls: said }, index) =>
-    said.flatMap(({ sound }): SoundCue[] => (sound ? [{ at, kind: sound, breaksBefore: index }] : [])),
-  );
-  return [...quietCues(timeline), ...called, ...atBreaks].sort(
-    (a, b) => a.at - b.at || a.breaksBefore - b.breaksBefore,
-  );
+  const cues = quietCues(timeline);
+  for (const call of calls)
+    if (call.sound) cues.push({ at: call.at, kind: call.sound, breaksBefore: breaksBefore(call, moments) });
+  breaks.forEach(({ at, calls: said }, index) => {
+    for (const { sound } of said) if (sound) cues.push({ at, kind: sound, breaksBefore: index });
+  });
+  return cues.sort((a, b) => a.at - b.at || a.breaksBefore - b.breaksBefore);
 }

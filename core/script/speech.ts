@@ -49,7 +49,8 @@ export const usualSpeech: Speech = speechOf(null);
 /** A wording with its blanks filled in. `worded(speech, 'seconds left', { seconds: plain('thirty') }).full.say` */
 export function worded(speech: Speech, key: PhraseKey, values: Readonly<Record<string, Saying>> = {}): Words {
   const { full, short } = speech.wording(key);
-  return { full: filled(full, values), ...(short === undefined ? {} : { short: filled(short, values) }) };
+  const whole = filled(full, values);
+  return short === undefined ? { full: whole } : { full: whole, short: filled(short, values) };
 }
 
 /** A combination this long is said in parts with a breath between them (house values). */
@@ -108,7 +109,8 @@ function timingOf(saying: Saying, speech: Speech): Timing {
 export function phraseOf(form: Phrase['form'], saying: Saying, speech: Speech): Phrase {
   const { say, of } = saying;
   const { ms, parts } = timingOf(saying, speech);
-  return { form, say, ...(of ? { of } : {}), ms, ...(parts ? { parts } : {}) };
+  const phrase = of ? { form, say, of, ms } : { form, say, ms };
+  return parts ? { ...phrase, parts } : phrase;
 }
 
 /** A bell, which is no words but takes its time. */
