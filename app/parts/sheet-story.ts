@@ -48,17 +48,18 @@ export class SheetStory {
   readonly timeline = input<Timeline>();
   private readonly progress = inject(ProgressService);
 
-  private readonly asked = computed(() => {
-    const [sheet, timeline] = [this.sheet(), this.timeline()];
-    return { id: sheet.id, level: sheet.class.level ?? 'any', parts: timeline ? plannedParts(timeline) : [] };
-  });
+  private readonly asked = computed(() => ({ sheet: this.sheet(), timeline: this.timeline() }));
   private readonly id = computed(() => this.sheet().id);
   protected readonly expected = toSignal(
     toObservable(this.asked).pipe(
       debounceTime(calmMs),
-      switchMap(({ id, level, parts }) =>
-        this.progress.watch((progress) => progress.ask('expected', id, level, parts, dayOf(Date.now()))),
-      ),
+      switchMap(({ sheet, timeline }) => {
+        const { id, class: people } = sheet;
+        const parts = timeline ? plannedParts(timeline) : [];
+        return this.progress.watch((progress) =>
+          progress.ask('expected', id, people.level ?? 'any', parts, dayOf(Date.now())),
+        );
+      }),
     ),
   );
   protected readonly story = toSignal(

@@ -16,31 +16,30 @@ export interface Counts {
   readonly moves: number;
 }
 
-type Writable = { -readonly [Key in keyof Counts]: number };
+/** Counts that are still being added up. */
+export type GrowingCounts = { -readonly [Key in keyof Counts]: number };
 
 /** Nothing at all. */
-export function noCounts(): Counts {
+export function noCounts(): GrowingCounts {
   return { punches: 0, elbows: 0, knees: 0, kicks: 0, teeps: 0, strikes: 0, defences: 0, feet: 0, moves: 0 };
 }
 
-/** `sum` with `times` × `more` added. */
-export function addCounts(sum: Counts, more: Counts, times = 1): Counts {
-  return {
-    punches: sum.punches + more.punches * times,
-    elbows: sum.elbows + more.elbows * times,
-    knees: sum.knees + more.knees * times,
-    kicks: sum.kicks + more.kicks * times,
-    teeps: sum.teeps + more.teeps * times,
-    strikes: sum.strikes + more.strikes * times,
-    defences: sum.defences + more.defences * times,
-    feet: sum.feet + more.feet * times,
-    moves: sum.moves + more.moves * times,
-  };
+/** Adds `times` × `more` to a sum of one's own. */
+export function addTo(sum: GrowingCounts, more: Counts, times = 1): void {
+  sum.punches += more.punches * times;
+  sum.elbows += more.elbows * times;
+  sum.knees += more.knees * times;
+  sum.kicks += more.kicks * times;
+  sum.teeps += more.teeps * times;
+  sum.strikes += more.strikes * times;
+  sum.defences += more.defences * times;
+  sum.feet += more.feet * times;
+  sum.moves += more.moves * times;
 }
 
 const kindOf = { punch: 'punches', elbow: 'elbows', knee: 'knees', kick: 'kicks', teep: 'teeps' } as const;
 
-function countMove(counts: Writable, move: Move, weight: number): void {
+function countMove(counts: GrowingCounts, move: Move, weight: number): void {
   const family = familyOf(move);
   counts.moves += weight;
   if (family === 'punch' || family === 'elbow' || family === 'knee' || family === 'kick' || family === 'teep') {
@@ -50,7 +49,7 @@ function countMove(counts: Writable, move: Move, weight: number): void {
   else if (family === 'feet') counts.feet += weight;
 }
 
-function countSlot(counts: Writable, slot: Slot, weight: number): void {
+function countSlot(counts: GrowingCounts, slot: Slot, weight: number): void {
   const free = (slot.least + slot.most) / 2 - (slot.end ? 1 : 0);
   counts.moves += free * weight;
   if (isStrikeSlot(slot.of)) counts.strikes += free * weight;
@@ -71,7 +70,7 @@ function chosen(
   return [{ items: options[turn % options.length] ?? [], share: 1 }];
 }
 
-function countItems(counts: Writable, items: readonly Item[], weight: number, turn: Turn): void {
+function countItems(counts: GrowingCounts, items: readonly Item[], weight: number, turn: Turn): void {
   for (const item of items) {
     switch (item.kind) {
       case 'move':
@@ -103,7 +102,7 @@ function countItems(counts: Writable, items: readonly Item[], weight: number, tu
  * @example countCombination(combination).punches
  */
 export function countCombination(combination: Combination, turn: Turn = 'mean'): Counts {
-  const counts: Writable = { ...noCounts() };
+  const counts = noCounts();
   countItems(counts, combination.items, 1, turn);
   return counts;
 }

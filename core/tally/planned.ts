@@ -4,7 +4,15 @@ import type { Target } from '../moves/kind';
 import { fullTurn, type Combination } from '../notation/combination';
 import type { Leaf, Timeline } from '../timeline/leaf';
 import type { Milliseconds, PaceFactor } from '../units';
-import { addCounts, countByMove, countCombination, noCounts, timesOfTurns, type Counts } from './counts';
+import {
+  addTo,
+  countByMove,
+  countCombination,
+  noCounts,
+  timesOfTurns,
+  type Counts,
+  type GrowingCounts,
+} from './counts';
 import { addFree, addSides, addTouches, facingOf, noSides, spreadLeaf, type Sides, type StrikesByKind } from './sides';
 
 /** Free work is shown as a range of this much either way (house value). */
@@ -78,10 +86,10 @@ export function planLeaf(leaf: Leaf): LeafPlan {
   const { combination } = leaf;
   const study = studyOf(combination, 'orthodox', leaf.nonStop, leaf.otherStance);
   const repetitions = repetitionsIn(leaf.ms, study.ms, leaf.pace, leaf.gapMs);
-  const counts = timesOfTurns(repetitions, fullTurn(combination.items)).reduce(
-    (sum, times, turn) => addCounts(sum, countCombination(combination, turn), times),
-    noCounts(),
-  );
+  const counts = noCounts();
+  timesOfTurns(repetitions, fullTurn(combination.items)).forEach((times, turn) => {
+    addTo(counts, countCombination(combination, turn), times);
+  });
   const spread = slotSpread(combination) * repetitions;
   return { repetitions, counts, least: counts.strikes - spread, most: counts.strikes + spread };
 }
@@ -152,25 +160,22 @@ function workOf(leaf: Leaf, stance: Stance): LeafWork {
  */
 export function tally(timeline: Timeline, stance: Stance): Tally {
   let [work, rest, other, least, most] = [0, 0, 0, 0, 0];
-  let counts = noCounts();
+  const counts = noCounts();
   const byMove: Record<string, number> = {};
   const spread = noSides();
-  const rounds = new Map<number, { round: number; label: string; counts: Counts }>();
+  const rounds = new Map<number, GrowingCounts>();
   for (const leaf of timeline.leaves) {
     if (leaf.block === 'round') work += leaf.ms;
     else if (leaf.kind === 'rest') rest += leaf.ms;
     else other += leaf.ms;
     const { plan, byMove: own, sides } = workOf(leaf, stance);
-    counts = addCounts(counts, plan.counts);
+    addTo(counts, plan.counts);
     least += plan.least;
     most += plan.most;
     if (leaf.round !== null) {
-      const before = rounds.get(leaf.round)?.counts ?? noCounts();
-      rounds.set(leaf.round, {
-        round: leaf.round,
-        label: `Round ${leaf.round}`,
-        counts: addCounts(before, plan.counts),
-      });
+      const sum = rounds.get(leaf.round) ?? noCounts();
+      rounds.set(leaf.round, sum);
+      addTo(sum, plan.counts);
     }
     for (const [name, count] of own) if (count > 0) byMove[name] = (byMove[name] ?? 0) + count;
     addSides(spread, sides);
@@ -187,6 +192,6 @@ export function tally(timeline: Timeline, stance: Stance): Tally {
     msBySide: { left: Math.round(spread.leftMs), right: Math.round(spread.rightMs) },
     byTarget: spread.byTarget,
     byKind: spread.byKind,
-    rounds: [...rounds.values()],
+    rounds: [...rounds].map(([round, sum]) => ({ round, label: `Round ${round}`, counts: sum })),
   };
 }
