@@ -8,7 +8,7 @@ const drawings = [
   'parts/strike-staff/strike-staff.scss',
   'pages/room/room-elevation.ts',
   'pages/room/room-plan.ts',
-  'pages/bench/bench-page.scss',
+  'pages/bench/bench-drawing.scss',
   'pages/calls/call-sheet.ts',
 ];
 

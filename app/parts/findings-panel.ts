@@ -17,7 +17,7 @@ import type { Finding } from '../../core/index';
       }
       <ul>
         @for (finding of findings(); track $index) {
-          <li [class]="finding.level">
+          <li class="remark" [class]="finding.level">
             <p>
               <b>{{ names[finding.level] }} · {{ finding.where }}</b>
             </p>
@@ -49,18 +49,6 @@ import type { Finding } from '../../core/index';
 
     li {
       margin-top: var(--space-3);
-      padding-inline-start: var(--space-3);
-      border-inline-start: 4px solid var(--ink-soft);
-    }
-
-    .error {
-      border-color: var(--danger);
-      border-inline-start-style: double;
-      border-inline-start-width: 8px;
-    }
-
-    .warning {
-      border-color: var(--mark);
     }
   `,
 })

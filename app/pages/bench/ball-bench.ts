@@ -40,7 +40,7 @@ type Worked =
   imports: [MatExpansionModule, MatCheckbox, NumberField, TextField, MatButtonModule, MeasureField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ball-bench.html',
-  styleUrl: './bench-page.scss',
+  styleUrls: ['./bench-page.scss', './bench-drawing.scss'],
 })
 export class BallBench {
   private readonly settings = inject(SettingsService);

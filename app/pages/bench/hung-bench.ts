@@ -34,6 +34,7 @@ const amplitude = 0.32;
     <div class="bench">
       <div class="figure">
         <svg
+          class="on-paper"
           viewBox="-1.6 -0.1 3.2 3.1"
           role="img"
           [attr.aria-label]="'Bag swinging with a period of ' + period().toFixed(2) + ' seconds'"
@@ -93,13 +94,13 @@ const amplitude = 0.32;
           <button type="button" matButton (click)="keep()">Keep these figures for {{ own.name || own.kind }}</button>
         }
         <dl>
-          <dt>Period, as a body</dt>
+          <dt class="soft">Period, as a body</dt>
           <dd class="figures">{{ period().toFixed(2) }} s</dd>
-          <dt>Period, as a point</dt>
+          <dt class="soft">Period, as a point</dt>
           <dd class="figures">{{ point().toFixed(2) }} s</dd>
-          <dt>Back at you</dt>
+          <dt class="soft">Back at you</dt>
           <dd class="figures">{{ back().from.toFixed(2) }} to {{ back().to.toFixed(2) }} s after a push away</dd>
-          <dt>Low kick</dt>
+          <dt class="soft">Low kick</dt>
           <dd>{{ lowKick() }}</dd>
         </dl>
         <kt-text-field
@@ -121,7 +122,7 @@ const amplitude = 0.32;
       </div>
     </div>
   `,
-  styleUrl: './bench-page.scss',
+  styleUrls: ['./bench-page.scss', './bench-drawing.scss'],
 })
 export class HungBench {
   private readonly settings = inject(SettingsService);

@@ -26,12 +26,12 @@ const heardRounds = 4;
     </div>
     <dl>
       @for (each of rates(); track each.rebounds) {
-        <dt>{{ each.rebounds }} {{ each.rebounds === 1 ? 'rebound' : 'rebounds' }} a touch</dt>
+        <dt class="soft">{{ each.rebounds }} {{ each.rebounds === 1 ? 'rebound' : 'rebounds' }} a touch</dt>
         <dd class="figures">{{ each.perMinute }} touches a minute</dd>
       }
     </dl>
     @if (rhythm(); as rhythm) {
-      <svg class="beat" viewBox="0 0 100 16" role="img" [attr.aria-label]="said()">
+      <svg class="beat on-paper" viewBox="0 0 100 16" role="img" [attr.aria-label]="said()">
         <line x1="0" x2="100" y1="8" y2="8" class="guide" />
         @for (touch of rhythm.touches; track touch.at) {
           <rect
@@ -51,7 +51,7 @@ const heardRounds = 4;
     }
     <p class="small">Straight touches, no downward blows: the board hurts. Rebounds between touches are odd.</p>
   `,
-  styleUrl: './bench-page.scss',
+  styleUrls: ['./bench-page.scss', './bench-drawing.scss'],
 })
 export class SpeedBench {
   private readonly sound = inject(SoundService);

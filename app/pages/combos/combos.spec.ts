@@ -120,7 +120,7 @@ describe('the combos view', () => {
       ?.click();
     await fixture.whenStable();
     expect(host.querySelectorAll('kt-compare-view svg').length).toBe(2);
-    expect(host.querySelector('kt-compare-view .differs')).not.toBeNull();
+    expect(host.querySelector('kt-compare-view .strong')).not.toBeNull();
   });
 
   it('keeps both of two changes that follow each other before the page is drawn', async () => {

@@ -15,7 +15,7 @@ interface Line {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card" aria-label="Comparison">
-      <table>
+      <table class="ruled">
         <thead>
           <tr>
             <td></td>
@@ -29,8 +29,8 @@ interface Line {
         </thead>
         <tbody>
           @for (line of lines(); track line.name) {
-            <tr [class.differs]="line.differs">
-              <th scope="row">{{ line.name }}</th>
+            <tr [class.strong]="line.differs">
+              <th scope="row" class="soft plain">{{ line.name }}</th>
               @for (value of line.values; track $index) {
                 <td>{{ value }}</td>
               }
@@ -47,25 +47,17 @@ interface Line {
 
     table {
       width: 100%;
-      border-collapse: collapse;
     }
 
     th,
     td {
       padding: var(--space-1) var(--space-3) var(--space-1) 0;
-      border-bottom: 1px solid var(--line);
       text-align: start;
       vertical-align: top;
     }
 
     th[scope='row'] {
       width: 8rem;
-      color: var(--ink-soft);
-      font-weight: 400;
-    }
-
-    .differs td {
-      font-weight: 700;
     }
   `,
 })

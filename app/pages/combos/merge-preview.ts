@@ -20,7 +20,7 @@ import { freshId } from '../../services/fresh-id';
   template: `
     <section class="card stack" aria-labelledby="merge">
       <h2 id="merge">{{ rows().length }} combinations in this file</h2>
-      <ul>
+      <ul class="ruled">
         @for (row of rows(); track row.theirs.id) {
           <li class="line">
             <b>{{ row.theirs.name || row.theirs.text }}</b> <span class="figures">{{ row.theirs.text }}</span>
@@ -56,7 +56,6 @@ import { freshId } from '../../services/fresh-id';
   styles: `
     li {
       min-height: 44px;
-      border-bottom: 1px solid var(--line);
     }
 
     li .soft {

@@ -13,7 +13,7 @@ import { SettingsService } from '../../services/settings.service';
   template: `
     <h2>What you want to have its share</h2>
     <p class="soft">House values for {{ level() }}s; 0 asks for nothing.</p>
-    <ul>
+    <ul class="ruled">
       @for (each of met(); track each.aim.id) {
         <li>
           <span>{{ each.aim.of === 'working time' ? 'time ' : '' }}{{ each.aim.name }}</span>
@@ -37,7 +37,6 @@ import { SettingsService } from '../../services/settings.service';
       grid-template-columns: minmax(0, 1fr) auto 7rem;
       gap: var(--space-3);
       align-items: center;
-      border-top: 1px solid var(--line);
       padding-block: var(--space-1);
     }
     kt-number-field {

@@ -18,7 +18,7 @@ import { MeasureField } from '../../parts/fields/measure-field';
     <section class="card stack" aria-labelledby="bag">
       <h2 id="bag">{{ own.name || own.kind }}</h2>
       <p class="soft">{{ nature()?.goodFor }}</p>
-      <p class="care">{{ nature()?.care }}</p>
+      <p><b>Care:</b> {{ nature()?.care }}</p>
       <div class="fields">
         <kt-choice-field label="Kind" [value]="own.kind" [choices]="kinds()" (put)="changed.emit({ kind: $event })" />
         <kt-text-field label="Name" [value]="own.name" [schema]="schemas.name" (put)="changed.emit({ name: $event })" />

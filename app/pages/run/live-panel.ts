@@ -22,7 +22,7 @@ const usualEndMs = 10 * 60_000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './live-panel.html',
   styleUrl: './_side-panel.scss',
-  host: { role: 'dialog', 'aria-label': 'Change the session' },
+  host: { class: 'beside', role: 'dialog', 'aria-label': 'Change the session' },
 })
 export class LivePanel {
   protected readonly runner = inject(Runner);

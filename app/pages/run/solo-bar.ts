@@ -13,7 +13,7 @@ import { sayRung, Solo } from './solo';
     @if (solo.rung(); as rung) {
       <p class="rung">
         Rung {{ solo.at() + 1 }} of {{ solo.rungs().length }}: <b class="figures">{{ sayRung(rung) }}</b>
-        <span class="sides">{{ solo.sides(rung).join(' · ') }}</span>
+        <span class="sides wall-small">{{ solo.sides(rung).join(' · ') }}</span>
       </p>
       <div class="presses">
         <button

@@ -21,7 +21,7 @@ import { Runner } from './runner';
     }
   `,
   styleUrl: './_side-panel.scss',
-  host: { role: 'region', 'aria-label': 'Stopped' },
+  host: { class: 'beside', role: 'region', 'aria-label': 'Stopped' },
 })
 export class StopPanel {
   protected readonly runner = inject(Runner);

@@ -18,7 +18,7 @@ const qrScale = 4;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './walls-panel.html',
   styleUrl: './walls-panel.scss',
-  host: { role: 'dialog', 'aria-label': 'Walls and remotes' },
+  host: { class: 'beside', role: 'dialog', 'aria-label': 'Walls and remotes' },
 })
 export class WallsPanel {
   protected readonly walls = inject(Walls);

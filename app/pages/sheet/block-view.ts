@@ -45,7 +45,7 @@ export interface PieceDrop {
     PieceView,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '[style.--rows]': 'row().pieces.length' },
+  host: { class: 'line-below on-canvas', '[style.--rows]': 'row().pieces.length' },
   templateUrl: './block-view.html',
   styleUrl: './block-view.scss',
 })

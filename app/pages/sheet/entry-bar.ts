@@ -70,7 +70,7 @@ const usualMs = 30_000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './entry-bar.html',
   styleUrl: './entry-bar.scss',
-  host: { '[class.filled]': 'filled()' },
+  host: { class: 'foot-bar', '[class.filled]': 'filled()' },
 })
 export class EntryBar {
   private readonly drafts = inject(DraftService);

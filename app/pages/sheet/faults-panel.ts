@@ -37,7 +37,7 @@ interface FaultRow {
       <kt-choice-field label="Seen on" [value]="bag()" [choices]="bags" (put)="bag.set($event)" />
       <ul>
         @for (row of rows(); track row.fault.id) {
-          <li>
+          <li class="remark">
             <h3>{{ row.fault.name }}</h3>
             @for (sign of row.signs; track sign) {
               <p><b>You see:</b> {{ sign }}</p>
@@ -67,8 +67,6 @@ interface FaultRow {
     }
     li {
       margin-top: var(--space-3);
-      padding-inline-start: var(--space-3);
-      border-inline-start: 4px solid var(--line);
     }
     kt-choice-field {
       margin-top: var(--space-3);

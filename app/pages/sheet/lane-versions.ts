@@ -29,10 +29,10 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
   imports: [TextField, MatButtonModule, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button type="button" matButton class="sum" [attr.aria-expanded]="open()" (click)="open.set(!open())">
+    <button type="button" matButton class="sum plain" [attr.aria-expanded]="open()" (click)="open.set(!open())">
       <b>Lanes</b>
       @for (version of versions(); track version.bag) {
-        <span [class.other]="version.how !== 'fits'"
+        <span [class.strong]="version.how !== 'fits'"
           ><span class="soft">{{ version.bag }}</span
           >&ngsp;{{ short(version) }}</span
         >
@@ -41,7 +41,7 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
     @if (open()) {
       <ul>
         @for (version of versions(); track version.bag) {
-          <li>
+          <li class="remark">
             <p>
               <b>{{ version.bag }}</b>&ngsp;<span class="soft">{{ words[version.how] }}</span>
             </p>
@@ -96,19 +96,12 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
       margin-inline-start: var(--space-5);
       padding-inline: var(--space-1) var(--space-3);
     }
-    .sum {
-      font-weight: 400;
-    }
     .sum span {
       margin-inline-start: var(--space-3);
     }
-    .other {
-      font-weight: 650;
-    }
     li {
       margin-top: var(--space-1);
-      padding: var(--space-1) var(--space-2);
-      border-inline-start: 3px solid var(--rear);
+      padding-block: var(--space-1);
     }
     kt-text-field {
       max-width: 28rem;

@@ -17,7 +17,7 @@ export type MarkedAction =
   imports: [MatMenuModule, MatTooltip, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="bar line" role="toolbar" aria-label="Marked rows">
+    <div class="bar line of-marked" role="toolbar" aria-label="Marked rows">
       <b role="status">{{ count() }} marked</b>
       <button type="button" matButton (click)="done.emit({ what: 'move', by: -1 })">Up</button>
       <button type="button" matButton (click)="done.emit({ what: 'move', by: 1 })">Down</button>
@@ -53,8 +53,6 @@ export type MarkedAction =
     .bar {
       gap: 0 var(--space-1);
       padding: 0 var(--space-4);
-      border-bottom: 2px dashed var(--ink);
-      background: var(--paper);
     }
   `,
 })

@@ -28,13 +28,13 @@ const choices: readonly { readonly choice: Choice; readonly name: string }[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (editor.gone()) {
-      <div role="alert" class="notice">
+      <div role="alert" class="notice grave">
         <p><b>This sheet was deleted in another tab.</b> What you see is still here, and nowhere else.</p>
         <button type="button" matButton="filled" (click)="bringBack()">Bring it back</button>
       </div>
     }
     @for (row of rows(); track row.clash) {
-      <div role="alert" class="notice">
+      <div role="alert" class="notice grave">
         <p>
           <b>Another tab has changed {{ row.place }}, too.</b> Mine: {{ row.mine }}. The other: {{ row.theirs }}.
         </p>
@@ -46,17 +46,13 @@ const choices: readonly { readonly choice: Choice; readonly name: string }[] = [
       </div>
     }
     @if (editor.refused()) {
-      <div role="alert" class="notice">
+      <div role="alert" class="notice grave">
         <p><b>Not changed.</b> {{ editor.refused() }}.</p>
         <button type="button" matButton="outlined" (click)="editor.refused.set('')">Close</button>
       </div>
     }
   `,
   styles: `
-    div {
-      border-color: var(--danger);
-      border-radius: 0;
-    }
     p {
       flex: 1 1 20rem;
       overflow-wrap: anywhere;

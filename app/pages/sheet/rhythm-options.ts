@@ -14,7 +14,7 @@ type Rhythm = PieceOf<'rhythm'>;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let own = rhythm();
-    <div class="options" role="group" aria-label="Options of the rhythm">
+    <div class="options of-selected" role="group" aria-label="Options of the rhythm">
       <kt-text-field
         class="wide figures"
         label="Rebounds after each touch"

@@ -9,8 +9,8 @@ import { sayClock, type Tally, type Timeline } from '../../../core/index';
     <dl>
       @for (each of totals(); track each.name) {
         <div>
-          <dd class="figures">{{ each.figure }}</dd>
-          <dt>
+          <dd class="total figures">{{ each.figure }}</dd>
+          <dt class="soft small">
             {{ each.name }}<span>{{ each.more }}</span>
           </dt>
         </div>
@@ -28,24 +28,9 @@ import { sayClock, type Tally, type Timeline } from '../../../core/index';
       white-space: nowrap;
     }
 
-    dd {
-      font-size: var(--type-head);
-      font-weight: 750;
-      line-height: 1.1;
-    }
-
-    dt {
-      color: var(--ink-soft);
-      font-size: var(--type-small);
-    }
-
     @media (max-width: 1100px) {
       dl {
         gap: var(--space-1) var(--space-3);
-      }
-
-      dd {
-        font-size: var(--type-lead);
       }
 
       dt span {
@@ -58,10 +43,6 @@ import { sayClock, type Tally, type Timeline } from '../../../core/index';
         display: flex;
         align-items: baseline;
         gap: var(--space-1);
-      }
-
-      dd {
-        font-size: var(--type-body);
       }
     }
   `,

@@ -33,14 +33,14 @@ import type { TextEditor } from './text-editor';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 id="tempo-text-label">The whole sheet as text</h2>
-    <div #place class="place"></div>
+    <div #place class="place framed"></div>
     <div id="tempo-text-faults" role="status">
       @if (faults().length === 0) {
         <p class="soft">Every line is read.</p>
       }
       <ul>
         @for (fault of faults(); track $index) {
-          <li [class]="fault.level">
+          <li class="remark" [class]="fault.level">
             <button type="button" matButton class="word" (click)="editor()?.goTo(fault)">{{ sayPlace(fault) }}</button>
             {{ fault.what }}; {{ fault.mend }}
           </li>
@@ -61,22 +61,11 @@ import type { TextEditor } from './text-editor';
       flex: 1 1 16rem;
       min-height: 14rem;
       overflow: hidden;
-      border: 1px solid var(--ink-soft);
-      border-radius: var(--corner);
     }
 
     ul {
       max-height: 9rem;
       overflow-y: auto;
-    }
-
-    li {
-      padding-inline-start: var(--space-2);
-      border-inline-start: 4px solid var(--ink-soft);
-    }
-
-    .error {
-      border-inline-start: 8px double var(--danger);
     }
   `,
 })
