@@ -99,6 +99,8 @@ describe('technique focuses', () => {
       const named = usualFocuses.filter(({ moves }) => moves.length > 0).map(({ words }) => words);
       expect(named).toContain(found[0]?.say ?? '');
     }
+    // Of a single one the second time would be twice running.
+    expect(said('focus: "Mine" only', 'round 3:00', '  3:00 technique: 1 2 3')).toEqual(['Mine']);
   });
 
   // A first version named moves by parts of names; a sheet's own focuses stood in place of ours.

@@ -75,14 +75,14 @@ describe('the sounds of a session', () => {
     // At the second of a break: what ends is before it, what begins after it; a break’s own sound before the next break.
     const breaks = [
       { at: 20_000, calls: [{ kind: 'bell', at: 20_000, sound: 'end bell' }] },
-      { at: 20_000, calls: [{ kind: 'new', at: 20_000 }] },
+      { at: 20_000, calls: [{ kind: 'bell', at: 20_000, sound: 'end bell' }] },
     ] as const;
     const more = [
       { kind: 'bell', at: 20_000, sound: 'start bell' },
       { kind: 'count', at: 20_000, sound: 'count' },
     ] as const;
     expect(told(soundsOf(timeline, more, breaks))).toEqual([
-      ...['10 change', '20 count', '20 end bell', '20 start bell after 2'],
+      ...['10 change', '20 count', '20 end bell', '20 end bell after 1', '20 start bell after 2'],
     ]);
   });
 });

@@ -149,6 +149,19 @@ describe('the words of a rest', () => {
     expect(windows(none, 'new')[1]).toBe('100–108 One, two.');
   });
 
+  it('name the bag where it is another one than in the round before, and none where the class is on several', () => {
+    const round = (bag: string): string[] => [`round 1:00${bag}: 1 2`, 'rest 0:40'];
+    const bags = (sheet: Sheet): string[] =>
+      scriptOf(sheet).calls.flatMap(({ kind, say, at }) => (kind === 'bag' ? [`${Math.floor(at / 1000)} ${say}`] : []));
+    const [heavy, ball] = [round(' on heavy'), round(' on double-end')];
+    expect(bags(sheetOf(...heavy, ...ball, ...ball, ...heavy))).toEqual([
+      '64 On the double-end ball',
+      '264 On the heavy bag',
+    ]);
+    const lanes = ['heavy', 'speed'].map((bag) => ({ bag, places: 2 }));
+    expect(bags({ ...sheetOf(...ball, ...round(''), ...heavy), lanes } as Sheet)).toEqual([]);
+  });
+
   it('of an open break come one behind the other: gloves, the other stance, the bag, what is next', () => {
     const sheet = sheetOf(
       ...['round 1:00 on shadow: 1 2', 'rest open', 'round 1:00 on heavy: 1 2', 'rest open "Sweep the floor"'],

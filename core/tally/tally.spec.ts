@@ -103,6 +103,22 @@ describe('a session’s tally', () => {
     expect([sum.work, sum.rest, sum.other]).toEqual([60_000, 0, 0]);
   });
 
+  it('has every kind of count of a repetition as often as it fits, in the round and in the whole', () => {
+    const text = '1 2 lel rkn bk tp push sl in ft 1 sq wait';
+    const sheet = sheetOf('round', [combo(90_000, text), combo(30_000, '2')]);
+    const [first, second] = compile(sheet).leaves.map(planLeaf);
+    const [often, more] = [first?.repetitions ?? 0, second?.repetitions ?? 0];
+    expect([often, more].every((times) => times > 1)).toBeTrue();
+    const expected = Object.entries(countsOf(text)).map(([kind, each]) => {
+      const crosses = ['punches', 'strikes', 'moves'].includes(kind) ? more : 0;
+      return [kind, each * often + crosses] as const;
+    });
+    expect(expected.filter(([, times]) => times > 0).length).toBe(9);
+    const { counts, rounds } = tallyOf(sheet);
+    expect(counts).toEqual(Object.fromEntries(expected) as unknown as typeof counts);
+    expect(rounds.map((round) => round.counts)).toEqual([counts]);
+  });
+
   it('shows free work and ranges as a spread, and shows nothing for a show', () => {
     const [own] = compile(sheetOf('round', [{ kind: 'own-time', id: 'o', ms: 60_000, effort: 'steady' }])).leaves;
     expect(own && planLeaf(own)).toEqual(jasmine.objectContaining({ least: 45, most: 75 }));
