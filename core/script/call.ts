@@ -44,17 +44,17 @@ export interface Candidate {
   readonly closes?: SessionTime;
 }
 
-/** Candidates in the order of their windows. */
+/** Candidates in the order of their windows. `candidates.sort(byWindow)` */
 export const byWindow = (a: Candidate, b: Candidate): number => a.from - b.from || a.until - b.until;
 
-/** Time that the longest form of a candidate takes. */
+/** Time that the longest form of a candidate takes. `longestForm(candidate)` → `1800` */
 export function longestForm({ phrases }: Pick<Candidate, 'phrases'>): Milliseconds {
   let longest = 0;
   for (const { ms } of phrases) longest = Math.max(longest, ms);
   return longest;
 }
 
-/** Time that the shortest form of a candidate takes. */
+/** Time that the shortest form of a candidate takes. `shortestForm(candidate)` → `900` */
 export function shortestForm({ phrases }: Pick<Candidate, 'phrases'>): Milliseconds {
   let shortest = Infinity;
   for (const { ms } of phrases) shortest = Math.min(shortest, ms);

@@ -173,10 +173,11 @@ function plainChoice(fixed: readonly Job[], jobs: readonly Job[]): Chosen {
 const worthGrain = 1e-6;
 
 /**
- * The best choice for a stretch in order of its beginnings, exactly. Calls with their one moment are gone through in order, taken or left; the others
- * (thirty at most) are put in between, each as early as it can be; of what has come to the same place with the same calls
- * still to say only what is not both later and worth less is kept, and nothing that cannot become worth what a plain choice
- * is worth already. Exact: what a choice leaves room for depends on nothing but when it ends.
+ * The best choice for a stretch, whose candidates stand in the order of their windows, exactly. Calls with their one moment
+ * are gone through in order, taken or left; the others (thirty at most) are put in between, each as early as it can be; of
+ * what has come to the same place with the same calls still to say only what is not both later and worth less is kept, and
+ * nothing that cannot become worth what a plain choice is worth already. Exact: what a choice leaves room for depends on
+ * nothing but when it ends.
  */
 export function solve(candidates: readonly Candidate[]): Chosen {
   const fixed: Job[] = [];
