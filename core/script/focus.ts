@@ -119,7 +119,7 @@ export function focusFor(
   { at, again, strikesFirst }: FocusChoice,
 ): TechniqueFocus | null {
   if (!place.leaves.some(isWorked)) return null;
-  const newest = again > 0 ? Infinity : Math.max(-Infinity, ...trail.values());
+  const newest = Math.max(-Infinity, ...trail.values());
   let best: { readonly focus: TechniqueFocus; readonly rank: number; readonly last: SessionTime } | null = null;
   for (const focus of focuses) {
     const last = trail.get(focus.words) ?? -Infinity;

@@ -24,7 +24,7 @@ export function noCounts(): GrowingCounts {
   return { punches: 0, elbows: 0, knees: 0, kicks: 0, teeps: 0, strikes: 0, defences: 0, feet: 0, moves: 0 };
 }
 
-/** Adds `times` × `more` to a sum of one's own. */
+/** Adds `times` × `more` to a sum of one's own. `addTo(sum, countCombination(combination), 9)` */
 export function addTo(sum: GrowingCounts, more: Counts, times = 1): void {
   sum.punches += more.punches * times;
   sum.elbows += more.elbows * times;
