@@ -100,6 +100,7 @@ export * from './merging/three-way';
 export * from './merging/sheets';
 export * from './tally/counts';
 export * from './tally/planned';
+export * from './tally/tally';
 export type { StrikesByKind } from './tally/sides';
 export * from './tally/at-a-glance';
 export * from './tally/balance';

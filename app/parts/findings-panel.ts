@@ -16,14 +16,15 @@ import type { Finding } from '../../core/index';
         <p class="soft">Everything adds up.</p>
       }
       <ul>
-        @for (finding of findings(); track $index) {
+        @for (row of rows(); track row.key) {
+          @let finding = row.finding;
           <li class="remark" [class]="finding.level">
             <p>
               <b>{{ names[finding.level] }} · {{ finding.where }}</b>
             </p>
             <p>{{ finding.what }}.</p>
             <p>
-              @for (mend of finding.mends; track mend.label) {
+              @for (mend of finding.mends; track $index) {
                 <button matButton class="word" type="button" (click)="mended.emit({ finding, at: $index })">
                   {{ mend.label }}
                 </button>
@@ -57,6 +58,16 @@ export class FindingsPanel {
   readonly mended = output<{ finding: Finding; at: number }>();
   readonly shown = output<Finding>();
 
+  /** Each by what it is about: what a change leaves stays where it stands, with its buttons. */
+  protected readonly rows = computed(() => {
+    const times = new Map<string, number>();
+    return this.findings().map((finding) => {
+      const about = `${finding.kind} ${finding.pieceId ?? finding.blockId ?? finding.where}`;
+      const nth = (times.get(about) ?? 0) + 1;
+      times.set(about, nth);
+      return { finding, key: `${about} ${nth}` };
+    });
+  });
   protected readonly names = { error: 'Error', warning: 'Warning', note: 'Note' } as const;
   protected readonly summary = computed(() => (this.findings().length > 0 ? String(this.findings().length) : ''));
 }

@@ -6,6 +6,13 @@ const said = { saved: 'Saved', saving: 'Saving…', failed: 'Not saved yet' } as
 @Component({
   selector: 'kt-saved',
   template: `<span role="status" class="soft small">{{ words() }}</span>`,
+  // What stands behind it does not move while a change is written: that would be drawn anew with every key.
+  styles: `
+    :host {
+      display: inline-block;
+      min-width: 3.5rem;
+    }
+  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Saved {

@@ -15,11 +15,17 @@ import {
 /** A piece as the run sheet shows it: with the leaves that its first pass, or its stages a round, come to. */
 export interface PieceRow {
   readonly piece: Piece;
-  /** On the clock on which the block begins at `start`: another than the session's, where only what comes before has changed. */
+  /** Their moments count from the first one's: it may begin at another than it did, where only what comes before has changed. */
   readonly leaves: readonly Leaf[];
-  readonly start: SessionTime;
   /** What each lane does in its place; none where there are no lanes. */
   readonly lanes: readonly LaneVersion[];
+}
+
+/** A piece where it stands in its block. */
+export interface PlacedPiece {
+  readonly row: PieceRow;
+  /** From the beginning of the block; null where no time is left for it. */
+  readonly at: Milliseconds | null;
 }
 
 /** A block as the run sheet shows it, with when it begins and how long it is with its repeats. */
@@ -28,10 +34,10 @@ export interface BlockRow {
   readonly at: SessionTime;
   readonly ms: Milliseconds;
   readonly round: number | null;
-  readonly pieces: readonly PieceRow[];
+  readonly pieces: readonly PlacedPiece[];
 }
 
-/** Whether a leaf is another one but for the moment at which its block begins. */
+/** Whether a leaf is another one but for the moment at which it begins. */
 function isMoved(leaf: Leaf, before: Leaf | undefined, by: Milliseconds): boolean {
   if (leaf === before) return true;
   if (!before || leaf.at - before.at !== by) return false;
@@ -54,12 +60,23 @@ function firstLeaves(leaves: readonly Leaf[], piece: Piece): Leaf[] {
 
 const knownPieces = new WeakMap<Piece, PieceRow>();
 
-function pieceRow(piece: Piece, leaves: readonly Leaf[], start: SessionTime, lanes: readonly LaneVersion[]): PieceRow {
+function pieceRow(piece: Piece, leaves: readonly Leaf[], lanes: readonly LaneVersion[]): PieceRow {
   const before = knownPieces.get(piece);
-  if (before && areMoved(leaves, before.leaves, start - before.start) && alike(lanes, before.lanes)) return before;
-  const row = { piece, leaves, start, lanes };
+  const by = (leaves[0]?.at ?? 0) - (before?.leaves[0]?.at ?? 0);
+  if (before && areMoved(leaves, before.leaves, by) && alike(lanes, before.lanes)) return before;
+  const row = { piece, leaves, lanes };
   knownPieces.set(piece, row);
   return row;
+}
+
+function placedPiece(
+  piece: Piece,
+  leaves: readonly Leaf[],
+  start: SessionTime,
+  lanes: readonly LaneVersion[],
+): PlacedPiece {
+  const [first] = leaves;
+  return { row: pieceRow(piece, leaves, lanes), at: first ? first.at - start : null };
 }
 
 /** What the row of a block was made of, the last time. */
@@ -79,7 +96,7 @@ function blockRow(block: Block, at: SessionTime, leaves: readonly Leaf[], lanes:
   if (moved && before.row.at === at && before.row.round === round) return before.row;
   const pieces = moved
     ? before.row.pieces
-    : block.pieces.map((piece) => pieceRow(piece, firstLeaves(leaves, piece), at, pieceLanes(piece, block, lanes)));
+    : block.pieces.map((piece) => placedPiece(piece, firstLeaves(leaves, piece), at, pieceLanes(piece, block, lanes)));
   const row = { block, at, ms: blockLength(block), round, pieces };
   knownBlocks.set(block, { leaves, lanes, row });
   return row;
@@ -87,7 +104,7 @@ function blockRow(block: Block, at: SessionTime, leaves: readonly Leaf[], lanes:
 
 /**
  * The rows of a sheet, block by block: those that a change leaves as they were are the very same objects.
- * @example blockRows(sheet, compile(sheet).leaves, [])[0].pieces[0].leaves[0].ms // 30000
+ * @example blockRows(sheet, compile(sheet).leaves, [])[0].pieces[0].at // 0
  */
 export function blockRows(sheet: Sheet, leaves: readonly Leaf[], lanes: readonly Lane[]): BlockRow[] {
   const byBlock = new Map<string, Leaf[]>();

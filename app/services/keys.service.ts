@@ -23,11 +23,12 @@ const fields = 'input, textarea, select, [contenteditable="true"], [role="combob
 const over = '[role="dialog"], [role="menu"], [role="listbox"]';
 
 /**
- * Whether something lies over the page that takes the keys. Looked for where it would be, since a page of hundreds of rows
- * takes long to search at every key; by its class, since the CDK's own service brings all of its overlays into the first view.
+ * Whether something lies over the page that takes the keys. Looked for where it would be, as a child of the body, since a
+ * page of hundreds of rows takes long to search at every key; by its class, since the CDK's own service brings all of its
+ * overlays into the first view.
  */
 function isCovered(): boolean {
-  const [overlays] = document.getElementsByClassName('cdk-overlay-container');
+  const overlays = [...document.body.children].find(({ classList }) => classList.contains('cdk-overlay-container'));
   return (overlays?.querySelector(over) ?? null) !== null;
 }
 

@@ -22,6 +22,8 @@ interface Met {
   readonly bag: string;
   readonly nature: BagNature;
   readonly conditions: Conditions;
+  /** The same where nature and conditions are: what a fit is remembered by. */
+  readonly key: string;
 }
 
 /** The one bag of a block with what it takes here; null where lanes adapt it for several, or nobody made such a kind. */
@@ -33,14 +35,13 @@ function bagOf(sheet: Sheet, block: Block, coach: Schools): Met | null {
   const bag = lane?.bag ?? block.bag ?? sheet.bag;
   const nature = natureOf(bag, sheet.ownBags);
   const conditions = lane?.conditions ?? { level: sheet.class.level, schools: schoolsOf(sheet, coach) };
-  return nature && { bag, nature, conditions };
+  return nature && { bag, nature, conditions, key: JSON.stringify([nature, conditions]) };
 }
 
 /** The fit of a combination on a bag, remembered: a sheet is judged anew with every key. */
 const remembered = new WeakMap<Combination, Map<string, BagFit>>();
 
-function fitOf(combination: Combination, { nature, conditions }: Met): BagFit {
-  const key = JSON.stringify([nature, conditions]);
+function fitOf(combination: Combination, { nature, conditions, key }: Met): BagFit {
   const known = remembered.get(combination) ?? new Map<string, BagFit>();
   remembered.set(combination, known);
   const fit = known.get(key) ?? fitToBag(combination, nature, conditions);
@@ -182,24 +183,21 @@ export function bagFindings({ sheet }: Checked, places: readonly Place[], coach:
     const met = bagOf(sheet, block, coach);
     if (!met) return [];
     return block.pieces.filter(strikes).flatMap((piece): Finding[] => {
-      const about = {
-        where: `${name}, ${pieceName(piece, scheme)}`,
-        blockId: block.id,
-        pieceId: piece.id,
-      };
-      const found: Finding[] = [];
       const misfit =
         piece.kind === 'rhythm'
           ? rhythmFinding(met, piece)
           : piece.kind === 'combination' || piece.kind === 'build'
             ? pieceFit(met, piece)
             : null;
-      if (misfit) found.push({ level: 'warning', kind: 'bag', ...about, ...misfit });
       const walking = walkingIn(met, piece);
-      if (walking) found.push({ level: 'note', kind: 'walking in', ...about, ...walking });
       const offer = misfit ? null : offerFindings(met, piece);
-      if (offer) found.push({ level: 'note', kind: 'offer', ...about, ...offer });
-      return found;
+      if (!misfit && !walking && !offer) return [];
+      const about = { where: `${name}, ${pieceName(piece, scheme)}`, blockId: block.id, pieceId: piece.id };
+      return [
+        ...(misfit ? [{ level: 'warning', kind: 'bag', ...about, ...misfit } as const] : []),
+        ...(walking ? [{ level: 'note', kind: 'walking in', ...about, ...walking } as const] : []),
+        ...(offer ? [{ level: 'note', kind: 'offer', ...about, ...offer } as const] : []),
+      ];
     });
   });
 }

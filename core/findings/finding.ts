@@ -1,5 +1,5 @@
 import type { ScriptWishes } from '../script/script';
-import type { Tally } from '../tally/planned';
+import type { Tally } from '../tally/tally';
 import type { Timeline } from '../timeline/leaf';
 import type { Block, Sheet } from '../sheet/schema';
 

@@ -1,5 +1,5 @@
 import type { ScriptWishes } from '../script/script';
-import { tally, type Tally } from '../tally/planned';
+import { tally, type Tally } from '../tally/tally';
 import { blockNames } from '../timeline/block-names';
 import { compile } from '../timeline/compile';
 import type { Timeline } from '../timeline/leaf';

@@ -1,7 +1,7 @@
 import { readTempoText } from '../formats/tempo-text/read';
 import type { Sheet } from '../sheet/schema';
 import { balanceOf, stanceTimes } from '../tally/balance';
-import { tally } from '../tally/planned';
+import { tally } from '../tally/tally';
 import { compile } from '../timeline/compile';
 import { findings } from './index';
 

@@ -2,7 +2,7 @@ import { whatWasDone } from '../run/done';
 import type { LiveChange } from '../run/live-changes';
 import type { Deed } from '../run/deeds';
 import type { Sheet } from '../sheet/schema';
-import { tally } from '../tally/planned';
+import { tally } from '../tally/tally';
 import type { Timeline } from '../timeline/leaf';
 import { mostDeeds, type LogEntry, type UnfinishedRun } from './log-entry';
 

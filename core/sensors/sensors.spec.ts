@@ -1,5 +1,5 @@
 import { readTempoText } from '../formats/tempo-text/read';
-import { tally } from '../tally/planned';
+import { tally } from '../tally/tally';
 import { compile } from '../timeline/compile';
 import { mostPulse, pulseAt, pulseBand } from './pulse';
 import { heartRateOf } from './sensor';

@@ -4,7 +4,7 @@ import { readPieceLine } from '../formats/tempo-text/line-of-pieces';
 import { writeTempoText } from '../formats/tempo-text/write';
 import { six } from '../moves/scheme';
 import { effortOverTime } from '../tally/at-a-glance';
-import { tally } from '../tally/planned';
+import { tally } from '../tally/tally';
 import { compile } from '../timeline/compile';
 import { duplicateMarked, markedRows, moveMarked, nudgeTimes, removeMarked, setEffortOf } from './edit-many';
 import { mirrorMarked } from '../adapting/mirror-marked';

@@ -1,5 +1,5 @@
 import type { Timeline } from '../timeline/leaf';
-import type { Tally } from './planned';
+import type { Tally } from './tally';
 import type { Milliseconds } from '../units';
 
 /** Goal of a balanced session with mirrored work: no more than this share away from even (house value, ±5 %). */

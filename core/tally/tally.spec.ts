@@ -8,7 +8,8 @@ import type { Piece, Sheet } from '../sheet/schema';
 import { emptySheet } from '../sheet/fresh';
 import { anySheet } from '../sheet/arbitrary-sheet.spec';
 import { countByMove, countCombination } from './counts';
-import { planLeaf, repetitionsIn, tally } from './planned';
+import { planLeaf, repetitionsIn } from './planned';
+import { tally } from './tally';
 
 let count = 0;
 const freshId = (): string => `t${(count += 1)}`;

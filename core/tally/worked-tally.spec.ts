@@ -2,7 +2,7 @@ import { readTempoText } from '../formats/tempo-text/read';
 import { compile } from '../timeline/compile';
 import { effortOverTime, effortPercent } from './at-a-glance';
 import { balance, balanceOf, stanceTimes } from './balance';
-import { tally, type Tally } from './planned';
+import { tally, type Tally } from './tally';
 
 /*
  * Sums worked out by hand from the trade page, sections 3, 4 and 6: 30 s of `1 2` at steady pace is nine repetitions

@@ -7,6 +7,7 @@ import type { Milliseconds, PaceFactor, SessionTime } from '../units';
 import { bagsOf } from './bags-of';
 import { learnThenMirror, nothing, passContents, type Content } from './contents';
 import type { Leaf, Timeline } from './leaf';
+import { leafOf, type Placing } from './leaf-of';
 import { isMirrored } from './stages';
 
 /** Settling in the other stance, taken from the stretch that follows. */
@@ -127,8 +128,7 @@ function layBlock(sheet: Sheet, block: Block, begin: Begin, met: Met): LaidBlock
       const content = settles ? settling(whole.ms) : whole;
       if (content.doing === 'change-over' && !settles) turned = !turned;
       const mirrored = other !== 'square' && stance === other;
-      put({
-        ...content,
+      const placing: Placing = {
         at,
         pace: content.pace * classPace * firstPace(mirrored, content.combination),
         block: block.kind,
@@ -141,7 +141,8 @@ function layBlock(sheet: Sheet, block: Block, begin: Begin, met: Met): LaidBlock
         half: second ? 'second' : 'first',
         bags,
         says: saysWithin(block, at - from, content.ms),
-      });
+      };
+      put(leafOf(content, placing));
     }
     if (repeat + 1 < times && block.restMs)
       put({

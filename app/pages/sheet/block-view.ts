@@ -5,6 +5,7 @@ import { TextField } from '../../parts/fields/text-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { MatMenuModule } from '@angular/material/menu';
+import { MatTooltip } from '@angular/material/tooltip';
 import {
   blockSchema,
   plainName,
@@ -40,6 +41,7 @@ export interface PieceDrop {
     CdkDragHandle,
     CdkDropList,
     MatMenuModule,
+    MatTooltip,
     ClockField,
     FocusField,
     PieceView,

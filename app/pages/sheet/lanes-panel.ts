@@ -57,7 +57,7 @@ export class LanesPanel {
     const versions = this.editor
       .rows()
       .flatMap(({ pieces }) => pieces)
-      .find(({ piece }) => piece.id === id)?.lanes;
+      .find(({ row }) => row.piece.id === id)?.row.lanes;
     const combination = versions?.find(({ bag }) => this.natureOf(bag)?.body === 'held')?.combination;
     return combination ? holderCalls(combination) : null;
   });

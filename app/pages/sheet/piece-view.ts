@@ -28,6 +28,7 @@ import {
   type Piece,
   type PieceOf,
   type Scheme,
+  type SessionTime,
   type Sheet,
 } from '../../../core/index';
 import { named, type Choice, ChoiceField } from '../../parts/fields/choice-field';
@@ -40,7 +41,10 @@ import { PieceOptions } from './piece-options';
 /** Pixels for one unit of a staff in a row: two staves of two levels come to 52. */
 const staffScale = 0.8;
 
-/** One piece of a block in one line: text until it is touched; a build unfolds in place, a line for each stage. */
+/**
+ * One piece of a block in one line: text until it is touched; a build unfolds in place, a line for each stage. Where it
+ * begins is put in by the block.
+ */
 @Component({
   selector: 'kt-piece-view',
   imports: [
@@ -62,19 +66,20 @@ const staffScale = 0.8;
 })
 export class PieceView {
   readonly row = input.required<PieceRow>();
+  /** Where the stages of a build begin in the block. */
+  readonly stagesFrom = input<Milliseconds>(0);
   readonly scheme = input.required<Scheme>();
   readonly selected = input(false);
   /** Whether it is one of the rows that are changed together. */
   readonly marked = input(false);
-  readonly block = input.required<Block>();
-
-  /** Whether the options stand open under the row. */
-  readonly open = model(false);
+  /** The block that it stands in, where its options stand open under the row. */
+  readonly optionsIn = input<Block | null>(null);
   /** Whether a build stands with a line for each stage. */
   readonly unfolded = model(false);
 
   /** An edit of more than the piece, from its options. */
   readonly mended = output<(sheet: Sheet) => Sheet>();
+  readonly optionsToggled = output();
   readonly picked = output();
   readonly changed = output<Piece>();
   readonly edited = output();
@@ -97,7 +102,7 @@ export class PieceView {
   protected readonly whole = computed(() => {
     if (!this.build()) return null;
     const shown = entrances(this.row().leaves);
-    return shown && { ...shown, moments: shown.at.map((at) => sayClock(at - this.row().start)) };
+    return shown && { ...shown, moments: shown.at.map((at) => this.sayMoment(at)) };
   });
   /** How long the stages of a build are, in moves; how many, where one staff says the rest. */
   protected readonly stageMarks = computed(() => {
@@ -149,6 +154,11 @@ export class PieceView {
     const every = this.build()?.every;
     return every === undefined || every === 'round' ? null : (every[0] ?? null);
   });
+
+  /** When a stage comes in, in its block. `0:30` */
+  protected sayMoment(at: SessionTime): string {
+    return sayClock(this.stagesFrom() + at - (this.leaf()?.at ?? at));
+  }
 
   /** Planned strikes of some leaves as shown at the row's end. `24`, `18–30` */
   protected planned(leaves: readonly Leaf[]): string {

@@ -87,8 +87,8 @@ export class PrintSheet {
     const places = new Map<string, Set<string>>();
     const known = new Map<string, Combination>();
     for (const { round, block, pieces } of this.rows())
-      for (const piece of pieces) {
-        const combination = this.drawn(piece)?.combination;
+      for (const { row } of pieces) {
+        const combination = this.drawn(row)?.combination;
         // Free choice shows nothing that a picture could.
         if (!combination || combination.items.every(({ kind }) => kind === 'slot')) continue;
         const text = writeCombination(combination, this.scheme());

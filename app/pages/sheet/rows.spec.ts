@@ -35,7 +35,7 @@ const combo = (ms: number, text: string, more: Partial<Extract<Piece, { kind: 'c
 /** A piece as the editor would hand it to its row. */
 function rowOf(piece: Piece, ms = 60_000): PieceRow {
   const { leaves } = compile(sheetOf({ ...freshBlock('round', freshId, [piece]), ms }));
-  return { piece, leaves: leaves.filter((leaf) => leaf.pieceId === piece.id), start: 0, lanes: [] };
+  return { piece, leaves: leaves.filter((leaf) => leaf.pieceId === piece.id), lanes: [] };
 }
 
 async function chooseInMenu(fixture: ComponentFixture<unknown>, line: string): Promise<void> {
@@ -60,9 +60,12 @@ describe('a piece’s row', () => {
     TestBed.configureTestingModule({ providers: testProviders() });
     const fixture = TestBed.createComponent(PieceView);
     fixture.componentRef.setInput('row', row);
-    fixture.componentRef.setInput('block', { ...freshBlock('round', freshId), pieces: [row.piece] });
     fixture.componentRef.setInput('scheme', six);
     fixture.componentRef.setInput('selected', true);
+    const block = { ...freshBlock('round', freshId), pieces: [row.piece] };
+    fixture.componentInstance.optionsToggled.subscribe(() => {
+      fixture.componentRef.setInput('optionsIn', fixture.componentInstance.optionsIn() ? null : block);
+    });
     const changes: Piece[] = [];
     fixture.componentInstance.changed.subscribe((piece) => changes.push(piece));
     await fixture.whenStable();
@@ -107,6 +110,10 @@ describe('a piece’s row', () => {
     await fixture.whenStable();
     expect(host.querySelectorAll('.stage').length).toBe(3);
     expect(host.querySelectorAll('.ring').length).toBe(4);
+    fixture.componentRef.setInput('stagesFrom', 60_000);
+    await fixture.whenStable();
+    expect([...host.querySelectorAll('text.moment')].map((each) => each.textContent)).toEqual(['1:00', '1:30', '2:00']);
+    expect([...host.querySelectorAll('.stage .at')].map((each) => each.textContent)).toEqual(['1:00', '1:30', '2:00']);
     await chooseInMenu(fixture, 'Options');
     await fixture.whenStable();
     type(host, 'Every', 'round');
@@ -125,11 +132,6 @@ describe('a piece’s row', () => {
     const { host } = await show(rowOf(combo(60_000, '1 jabb')));
     expect(host.querySelector('.content .wrong')?.textContent).toContain('1 jabb');
     expect(host.querySelector('.content .wrong')?.textContent).toContain('did you mean "jab"?');
-  });
-
-  it('says where no time is left for it', async () => {
-    const { host } = await show({ piece: combo(60_000, '1 2'), leaves: [], start: 0, lanes: [] });
-    expect(host.querySelector('.at')?.textContent.trim()).toBe('–');
   });
 });
 
@@ -150,6 +152,13 @@ describe('a block’s row', () => {
     ms: block.ms ?? 0,
     round,
     pieces: [],
+  });
+
+  it('tells of each piece where it begins, and where no time is left for it', async () => {
+    const rows = [combo(60_000, '1 2'), combo(60_000, '2 3'), combo(60_000, '1 1')].map((piece) => rowOf(piece));
+    const pieces = rows.map((each, nth) => ({ row: each, at: nth === 2 ? null : nth * 60_000 }));
+    const { host } = await show({ ...row(freshBlock('round', freshId), 1), pieces });
+    expect([...host.querySelectorAll('.piece .at')].map((at) => at.textContent.trim())).toEqual(['0:00', '1:00', '–']);
   });
 
   it('is named by its round, or its rounds', async () => {
@@ -207,6 +216,26 @@ describe('findings and totals beside the sheet', () => {
     expect(mended.map(({ at }) => at)).toEqual([1]);
     expect(mended[0]?.finding.mends[1]?.edit(wrong).blocks[0]?.ms).toBe(45_000);
     expect(shown[0]?.blockId).toBe(wrong.blocks[0]?.id);
+  });
+
+  it('findings that a change leaves keep their place and the button that has the focus', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const fixture = TestBed.createComponent(FindingsPanel);
+    const [block] = wrong.blocks;
+    const first = findings(wrong);
+    fixture.componentRef.setInput('findings', first);
+    await fixture.whenStable();
+    const host = fixture.nativeElement as HTMLElement;
+    const short = host.querySelector('li');
+    const now: Finding = { level: 'error', kind: 'numbers', where: 'Numbers', what: 'no', mend: 'mend it', mends: [] };
+    const after = findings({ ...wrong, blocks: block ? [{ ...block, ms: 70_000 }] : [] });
+    fixture.componentRef.setInput('findings', [now, now, ...after]);
+    await fixture.whenStable();
+    const rows = [...host.querySelectorAll('li')];
+    expect(rows.length).toBe(after.length + 2);
+    expect(rows[2]).toBe(short ?? undefined);
+    expect(short?.textContent).toContain('0:25 too short');
+    expect(short?.querySelector('button')?.textContent.trim()).toBe('Make the last piece 1:10');
   });
 
   it('totals tell time with open breaks, rounds, punches and sides', async () => {

@@ -1,5 +1,5 @@
 import { compile } from '../../timeline/compile';
-import { tally } from '../../tally/planned';
+import { tally } from '../../tally/tally';
 import { sheetSchema } from '../../sheet/schema';
 import { readTempoText } from './read';
 import { writeTempoText } from './write';
