@@ -1,11 +1,11 @@
 import type * as z from '../schemas';
 import { sheetLimits } from './limits';
-import { blockSchema, headSchema, sheetSchema, type Block, type Sheet } from './schema';
+import { blockSchema, headSchema, sheetSchema, type Block, type Piece, type Sheet } from './schema';
 import { sayClock } from '../clock-text';
 
 type Issue = z.core.$ZodIssue;
 
-const fieldWords: Readonly<Partial<Record<string, string>>> = {
+const fieldWords = {
   ms: 'a length',
   restMs: 'the rest between repeats',
   times: 'repeats',
@@ -21,11 +21,12 @@ const fieldWords: Readonly<Partial<Record<string, string>>> = {
   focuses: 'reminders',
   every: 'stage lengths',
   gapMs: 'a breath',
-};
+} as const;
+const fieldNames: Readonly<Partial<Record<string, string>>> = fieldWords;
 
 function nameOf(path: readonly PropertyKey[]): string {
   const name = path.findLast((step) => typeof step === 'string');
-  return (typeof name === 'string' ? fieldWords[name] : undefined) ?? (name === undefined ? 'this' : String(name));
+  return (typeof name === 'string' ? fieldNames[name] : undefined) ?? (name === undefined ? 'this' : String(name));
 }
 
 const isTime = (path: readonly PropertyKey[]): boolean => /ms$/i.test(String(path.at(-1) ?? ''));
@@ -58,7 +59,7 @@ function idsTwice(blocks: readonly Block[]): boolean {
 
 /**
  * Why a changed sheet cannot be kept, in a coach's words with the limit; null where it can. Only what has changed is looked
- * at: blocks that are the very same are known to be sound.
+ * at: blocks and pieces that are the very same are known to be sound.
  * @example changeFault(sheet, { ...sheet, blocks: tooMany }) // "the blocks of a sheet: at most 500"
  */
 export function changeFault(before: Sheet, after: Sheet): string | null {
@@ -68,10 +69,13 @@ export function changeFault(before: Sheet, after: Sheet): string | null {
   const first = issueIn(headSchema.safeParse(head));
   if (first) return first;
   if (blocks === before.blocks) return null;
-  if (blocks.length > sheetLimits.blocks) return `the blocks of a sheet: at most ${sheetLimits.blocks}`;
-  const known = new Set(before.blocks);
+  if (blocks.length > sheetLimits.blocks) return `${fieldWords.blocks}: at most ${sheetLimits.blocks}`;
+  const known = new Set<Block | Piece>(before.blocks.flatMap((block) => [block, ...block.pieces]));
   for (const block of blocks) {
-    const fault = known.has(block) ? null : issueIn(blockSchema.safeParse(block));
+    if (known.has(block)) continue;
+    const { pieces } = block;
+    if (pieces.length > sheetLimits.pieces) return `${fieldWords.pieces}: at most ${sheetLimits.pieces}`;
+    const fault = issueIn(blockSchema.safeParse({ ...block, pieces: pieces.filter((piece) => !known.has(piece)) }));
     if (fault) return fault;
   }
   return idsTwice(blocks) ? 'two parts would have one id: put it in anew' : null;

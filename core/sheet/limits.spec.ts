@@ -66,6 +66,20 @@ describe('limits of a sheet', () => {
     expect(changeFault(plain, within({ times: 100 }))).toBe('repeats: at most 99');
   });
 
+  it('are looked at in the piece that has changed, among others that stand as they were', () => {
+    const { sheet } = readTempoText('round 1:00\n  0:20: 1 2\n  0:20: 2 3\n  0:20: 1 1');
+    const [block] = sheet.blocks;
+    if (!block) throw new Error('a round');
+    const withSecond = (ms: number): Sheet => {
+      const pieces = block.pieces.map((piece, at) =>
+        at === 1 && piece.kind === 'combination' ? { ...piece, ms } : piece,
+      );
+      return { ...sheet, blocks: [{ ...block, pieces }] };
+    };
+    expect(changeFault(sheet, withSecond(25_000))).toBeNull();
+    expect(changeFault(sheet, withSecond(0))).toBe('a length: at least 0:01');
+  });
+
   it('see two parts under one id', () => {
     expect(changeFault(plain, { ...plain, blocks: [round, { ...round }] })).toContain('one id');
   });

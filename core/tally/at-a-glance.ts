@@ -1,5 +1,5 @@
 import type { Effort } from '../mechanics/effort';
-import type { Timeline } from '../timeline/leaf';
+import type { Leaf, Timeline } from '../timeline/leaf';
 import { leafName } from '../timeline/names';
 import type { Percent, Seconds } from '../units';
 
@@ -7,6 +7,11 @@ import type { Percent, Seconds } from '../units';
 export function effortPercent(effort: Effort): Percent {
   if (typeof effort === 'number') return effort;
   return { easy: 45, steady: 65, strong: 82, 'all-out': 98 }[effort];
+}
+
+/** How hard a leaf is; nought where nobody works. `leafPercent(leaf)` → 65 */
+export function leafPercent({ kind, doing, effort }: Leaf): Percent {
+  return kind === 'rest' || kind === 'show' || doing === 'unplanned' ? 0 : effortPercent(effort);
 }
 
 /** A stretch of one effort. */
@@ -24,8 +29,7 @@ export function effortOverTime(timeline: Timeline): EffortStretch[] {
     .map((leaf) => ({
       from: leaf.at / 1000,
       to: (leaf.at + leaf.ms) / 1000,
-      percent:
-        leaf.kind === 'rest' || leaf.kind === 'show' || leaf.doing === 'unplanned' ? 0 : effortPercent(leaf.effort),
+      percent: leafPercent(leaf),
       label: leafName(leaf),
     }));
 }

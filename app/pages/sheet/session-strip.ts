@@ -12,7 +12,7 @@ import {
   viewChildren,
 } from '@angular/core';
 import { MatTooltip } from '@angular/material/tooltip';
-import { effortPercent, sayClock, type Milliseconds, type Timeline } from '../../../core/index';
+import { leafPercent, sayClock, type Leaf, type Milliseconds, type Timeline } from '../../../core/index';
 import type { BlockRow } from '../../services/block-rows';
 
 /** One block of the strip, for the keys that go from one to the next. */
@@ -24,6 +24,24 @@ export class Segment {
   focus(): void {
     this.element.nativeElement.focus();
   }
+}
+
+/** The work of a block as one outline, a bar for each leaf: an hour may have hundreds. */
+interface Bars {
+  readonly path: string;
+  readonly length: Milliseconds;
+}
+
+const mostEffort = 100;
+
+function barsOf(leaves: readonly Leaf[]): Bars {
+  let length = 0;
+  const bars = leaves.map((leaf) => {
+    const [from, percent] = [length, leafPercent(leaf)];
+    length += leaf.ms;
+    return percent === 0 ? '' : `M${from} ${mostEffort}v${-percent}h${leaf.ms}V${mostEffort}z`;
+  });
+  return { path: bars.join(''), length: length || 1 };
 }
 
 /**
@@ -119,29 +137,26 @@ export class SessionStrip {
     return keys;
   }
 
-  protected readonly mostEffort = 100;
+  protected readonly mostEffort = mostEffort;
+  /** The bars of each block as they were last drawn: a change draws those of one block anew. */
+  private readonly drawn = new WeakMap<BlockRow, Bars>();
   protected readonly segments = computed(() => {
-    const selected = this.selected();
-    // One outline for all bars of a block: an hour may have hundreds.
-    const bars = new Map<string, { path: string; length: Milliseconds }>();
-    for (const leaf of this.timeline().leaves) {
-      const quiet = leaf.kind === 'rest' || leaf.kind === 'show' || leaf.doing === 'unplanned';
-      const { path, length } = bars.get(leaf.blockId) ?? { path: '', length: 0 };
-      const bar = quiet
-        ? ''
-        : `M${length} ${this.mostEffort}v${-effortPercent(leaf.effort)}h${leaf.ms}V${this.mostEffort}z`;
-      bars.set(leaf.blockId, { path: path + bar, length: length + leaf.ms });
-    }
-    return this.rows().map(({ block, ms, round, at }) => ({
-      id: block.id,
-      kind: block.kind,
-      // An open break takes no time; it still can be seen.
-      ms: Math.max(ms, 5000),
-      bars: bars.get(block.id)?.path ?? '',
-      length: bars.get(block.id)?.length ?? 1,
-      selected: block.id === selected || block.pieces.some(({ id }) => id === selected),
-      title: `${round === null ? block.kind : `Round ${round}`}${block.title ? ` · ${block.title}` : ''}, at ${sayClock(at)}, ${block.ms === null ? 'open' : sayClock(ms)}`,
-    }));
+    const [rows, { leaves }, selected] = [this.rows(), this.timeline(), this.selected()];
+    return rows.map((row) => {
+      const { block, ms, round, at } = row;
+      const { path, length } = this.drawn.get(row) ?? barsOf(leaves.filter(({ blockId }) => blockId === block.id));
+      this.drawn.set(row, { path, length });
+      return {
+        id: block.id,
+        kind: block.kind,
+        // An open break takes no time; it still can be seen.
+        ms: Math.max(ms, 5000),
+        bars: path,
+        length,
+        selected: block.id === selected || block.pieces.some(({ id }) => id === selected),
+        title: `${round === null ? block.kind : `Round ${round}`}${block.title ? ` · ${block.title}` : ''}, at ${sayClock(at)}, ${block.ms === null ? 'open' : sayClock(ms)}`,
+      };
+    });
   });
   protected readonly description = computed(
     () => `The session to scale, ${this.rows().length} blocks, ${sayClock(this.timeline().ms)}`,
