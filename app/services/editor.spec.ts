@@ -1,10 +1,11 @@
 import { TestBed } from '@angular/core/testing';
-import { addBlock, emptySheet, freshBlock, removeBlock, type Sheet } from '../../core/index';
+import { addBlock, emptySheet, freshBlock, nudgeTimes, removeBlock, type Sheet } from '../../core/index';
 import { freshId } from './fresh-id';
 import { SheetsService } from './sheets.service';
 import { Store } from '../store/store';
 import { testProviders, until } from '../spec-store.spec';
 import { Editor } from './editor';
+import { Rows } from '../pages/sheet/rows';
 
 describe('the editor', () => {
   async function setUp() {
@@ -38,6 +39,21 @@ describe('the editor', () => {
     editor.undo();
     editor.apply(round);
     expect(editor.canRedo()).toBeFalse();
+  });
+
+  it('keeps what every row is drawn by the very same until it changes', async () => {
+    const { editor } = await setUp();
+    const rows = TestBed.runInInjectionContext(() => new Rows());
+    const numbers = { name: 'ours', beyondSix: [{ number: 7, move: 'lk' }] };
+    editor.apply((sheet) => round({ ...sheet, numbers }));
+    const [scheme, lists] = [editor.scheme(), rows.pieceLists()];
+    expect([scheme.name, lists.length]).toEqual(['ours', 1]);
+    editor.apply((sheet) => nudgeTimes(sheet, new Set(sheet.blocks.map(({ id }) => id)), 5000));
+    expect(editor.scheme()).toBe(scheme);
+    expect(rows.pieceLists()).toBe(lists);
+    editor.apply((sheet) => round({ ...sheet, numbers: 'six' }));
+    expect(editor.scheme().name).toBe('six');
+    expect(rows.pieceLists().length).toBe(2);
   });
 
   it('undoes typing in one field as one step', async () => {

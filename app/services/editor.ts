@@ -67,7 +67,9 @@ export class Editor {
   readonly marked = signal<ReadonlySet<string>>(new Set());
   readonly canUndo = computed(() => this.at() > 0);
   readonly canRedo = computed(() => this.at() < this.steps().length - 1);
-  readonly scheme = computed(() => schemeOrSix(this.state()?.numbers ?? 'six'));
+  private readonly numbers = computed(() => this.state()?.numbers ?? 'six');
+  /** The very same until its numbers change: every row is drawn by it. */
+  readonly scheme = computed(() => schemeOrSix(this.numbers()));
 
   readonly timeline = computed(() => {
     const sheet = this.state();

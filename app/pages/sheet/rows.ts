@@ -4,6 +4,7 @@ import {
   addBlocks,
   addMend,
   addPiece,
+  alike,
   buildRound,
   changeBlock,
   duplicateMarked,
@@ -39,8 +40,8 @@ export class Rows {
   readonly options = signal<string | null>(null);
   /** Builds that stand with a line for each stage. */
   readonly unfolded = signal<ReadonlySet<string>>(new Set());
-  /** Ids of the lists of pieces, for what is dragged from one to another. */
-  readonly pieceLists = computed(() => this.editor.rows().map(({ block }) => `pieces-${block.id}`));
+  /** Ids of the lists of pieces, for what is dragged from one to another. Every block has them: the very same until they change. */
+  readonly pieceLists = computed(() => this.editor.rows().map(({ block }) => `pieces-${block.id}`), { equal: alike });
   /** Where a range of marks begins. */
   private anchor: string | null = null;
 

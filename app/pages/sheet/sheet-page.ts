@@ -24,6 +24,7 @@ import { MatMenuModule } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { map } from 'rxjs';
 import {
+  alike,
   changeBlock,
   changePiece,
   beginsCombination,
@@ -126,7 +127,9 @@ export class SheetPage {
     const text = piece?.kind === 'combination' ? piece.text : piece?.kind === 'build' ? piece.goal : null;
     return text === null ? null : spell(text, this.editor.scheme());
   });
-  protected readonly ownBags = computed(() => (this.editor.sheet()?.ownBags ?? []).map(({ name }) => name));
+  protected readonly ownBags = computed(() => (this.editor.sheet()?.ownBags ?? []).map(({ name }) => name), {
+    equal: alike,
+  });
   protected readonly place = computed(() => {
     const id = this.editor.selected();
     const row = this.editor
