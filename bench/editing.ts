@@ -80,6 +80,8 @@ export async function benchEditing(address: string): Promise<void> {
     .getByLabel('Import')
     .setInputFiles({ name: 'hour.tempo.txt', mimeType: 'text/plain', buffer: Buffer.from(hourOf300()) });
   await page.getByRole('link', { name: 'hour', exact: true }).click();
+  // The sheet is open when what is to be said of it is said.
+  await page.getByRole('complementary', { name: 'Findings' }).waitFor();
   const row = page.locator('kt-piece-view .piece').nth(150);
   await row.focus();
   await page.evaluate(watchRow);
