@@ -177,7 +177,10 @@ export const views: readonly ViewState[] = [
     name: 'sheet, a menu',
     part: '.cdk-overlay-container',
     path: '/sheets/demo-first-watch',
-    prepare: async (page) => page.getByRole('button', { name: /^More for Round 1/ }).click(),
+    prepare: async (page) => {
+      await page.locator('kt-block-view .name').nth(2).click();
+      await page.getByRole('button', { name: /^More for Round 1/ }).click();
+    },
   },
   {
     name: 'keys',

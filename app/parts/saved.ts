@@ -10,7 +10,7 @@ const said = { saved: 'Saved', saving: 'Saving…', failed: 'Not saved yet' } as
   styles: `
     :host {
       display: inline-block;
-      min-width: 3.5rem;
+      min-width: 3.2rem;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -96,6 +96,15 @@ describe('a piece’s row', () => {
     expect(changes[3]).toEqual(jasmine.objectContaining({ gapMs: 1500 }));
   });
 
+  it('is text until it is touched', async () => {
+    const { host, fixture } = await show(rowOf(combo(60_000, '1 2')));
+    const controls = () => host.querySelectorAll('mat-select, [aria-label^="More for"], [aria-label^="Change"]').length;
+    expect(controls()).toBe(3);
+    fixture.componentRef.setInput('selected', false);
+    await fixture.whenStable();
+    expect(controls()).toBe(0);
+  });
+
   it('asks how it goes on only where a combination ends in the other stance', async () => {
     const { changes, fixture } = await show(rowOf(combo(60_000, '1 2 switch')));
     await chooseInMenu(fixture, 'Change back each time');
@@ -180,9 +189,14 @@ describe('a block’s row', () => {
   });
 
   it('a rest may be left open, and given a length again', async () => {
-    const { fixture, changes } = await show(row(freshBlock('rest', freshId), null));
+    const rest = freshBlock('rest', freshId);
+    const { fixture, changes, host } = await show(row(rest, null));
+    // What can be done comes when the row is touched.
+    expect(host.querySelector('[aria-label^="More for"]')).toBeNull();
+    fixture.componentRef.setInput('selected', rest.id);
+    await fixture.whenStable();
     await chooseInMenu(fixture, 'Leave it open');
-    fixture.componentRef.setInput('row', row({ ...freshBlock('rest', freshId), ms: null }, null));
+    fixture.componentRef.setInput('row', row({ ...rest, ms: null }, null));
     await fixture.whenStable();
     expect((fixture.nativeElement as HTMLElement).textContent).toContain('open, until a key is pressed');
     await chooseInMenu(fixture, 'Give it a length');
