@@ -26,6 +26,12 @@ describe('bags told the truth', () => {
     expect(whats('bag', 'bag: heavy', ...ladder.slice(1))).toEqual([]);
   });
 
+  it('one combination on two bags is judged on each of them', () => {
+    const round = '  2:00: 1 2 3';
+    const both = found('bag', 'round 2:00 on heavy', round, 'round 2:00 on double-end', round);
+    expect(both.map(({ where }) => where)).toEqual([jasmine.stringContaining('Round 2')]);
+  });
+
   it('the limits of a lane hold where it is the only one', () => {
     const one = ['lane: heavy, 2 places, quarter, no low kicks', 'bag: heavy', 'round 2:00: 1 2 lk ci'];
     expect(whats('bag', ...one).length).toBe(1);

@@ -78,6 +78,12 @@ describe('limits of a sheet', () => {
     };
     expect(changeFault(sheet, withSecond(25_000))).toBeNull();
     expect(changeFault(sheet, withSecond(0))).toBe('a length: at least 0:01');
+    const full = byHand.pieces(sheetLimits.pieces);
+    const [all] = full.blocks;
+    const [first] = block.pieces;
+    if (!all || !first) throw new Error('a full round');
+    const more = { ...full, blocks: [{ ...all, pieces: [...all.pieces, { ...first, id: 'one more' }] }] };
+    expect(changeFault(full, more)).toBe(`the pieces of a block: at most ${sheetLimits.pieces}`);
   });
 
   it('see two parts under one id', () => {

@@ -38,6 +38,36 @@ it('a tally in the other stance has the other sides, of the very same timeline t
   expect(tally(timeline, 'southpaw').bySide).toEqual({ left: bySide.right, right: bySide.left });
 });
 
+it('a tally is the same whatever was added up before: alike combinations done otherwise are told apart', () => {
+  // Each nine times: (30 + 3) / 3.66 = 9.01 at the usual pace, (30 + 3) / 3.6 = 9.17 a tenth faster; without a breath 6 / 0.66.
+  const sheet = sheetOf('round', [
+    combo(30_000, '1 2'),
+    combo(30_000, '1 2', { effort: 'strong' }),
+    combo(6000, '1 2', { nonStop: true }),
+    combo(30_000, '1 2 switch'),
+    combo(30_000, '1 2 switch', { otherStance: 'reset' }),
+  ]);
+  for (const each of [sheet, { ...sheet, class: { ...sheet.class, pace: 1.1 } }, ...fc.sample(anySheet, 50)]) {
+    const timeline = compile(each);
+    // A copy of a leaf has a combination of its own, for which nothing can have been remembered.
+    const anew = { ...timeline, leaves: timeline.leaves.map((leaf) => structuredClone(leaf)) };
+    expect(tally(timeline, each.stance)).toEqual(tally(anew, each.stance));
+  }
+});
+
+it('what a class is shown counts for nothing, and free choice for a strike a second, a quarter more or less', () => {
+  const planOf = (kind: 'show' | 'round', piece: Piece) => {
+    const [leaf] = compile(sheetOf(kind, [piece])).leaves;
+    const plan = leaf && planLeaf(leaf);
+    return [plan?.counts.strikes, plan?.least, plan?.most];
+  };
+  const ownTime: Piece = { kind: 'own-time', id: freshId(), ms: 60_000, effort: 'steady' };
+  expect(planOf('round', ownTime)).toEqual([60, 45, 75]);
+  expect(planOf('round', combo(60_000, 'freestyle'))).toEqual([60, 45, 75]);
+  expect(planOf('show', ownTime)).toEqual([0, 0, 0]);
+  expect(planOf('show', combo(60_000, 'freestyle'))).toEqual([0, 0, 0]);
+});
+
 // Counting rules: trade page, section 10 (common practice, no source).
 describe('counting one repetition', () => {
   it('tells punches, other strikes, defences and feet apart', () => {

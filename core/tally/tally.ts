@@ -59,8 +59,8 @@ function workOf(leaf: Leaf, stance: Stance): LeafWork {
   const facing = facingOf(leaf, stance);
   const repetitions = wholeRepetitions(leaf);
   if (repetitions > 0 && leaf.combination) {
-    const { combination, pace, nonStop, otherStance } = leaf;
-    const key = `${repetitions} ${pace} ${nonStop} ${otherStance} ${facing}`;
+    const { combination, pace, otherStance } = leaf;
+    const key = `${repetitions} ${pace} ${otherStance} ${facing}`;
     const known = repeated.get(combination) ?? new Map<string, LeafWork>();
     repeated.set(combination, known);
     const work = known.get(key) ?? repeatedWork(leaf, combination, facing);
