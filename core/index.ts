@@ -93,6 +93,7 @@ export * from './timeline/repetitions';
 export * from './timeline/names';
 export * from './timeline/bags-of';
 export * from './timeline/schools-of';
+export * from './timeline/content';
 export * from './timeline/contents';
 export * from './timeline/stretch';
 export * from './merging/alike';

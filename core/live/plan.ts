@@ -2,7 +2,7 @@ import { studyOf } from '../mechanics/study-of';
 import { mirrorStance } from '../mechanics/walk';
 import { usualStances } from '../sheet/stances';
 import { partOf } from '../stances/plan';
-import { nothing } from '../timeline/contents';
+import { nothing } from '../timeline/content';
 import type { Leaf, Timeline } from '../timeline/leaf';
 import type { Milliseconds, PaceFactor, SessionTime } from '../units';
 import { drilled, type DrillWay } from './drills';

@@ -5,19 +5,15 @@ import { usualStances } from '../sheet/stances';
 import { partOf, planInside, type Planned } from '../stances/plan';
 import type { Milliseconds, PaceFactor, SessionTime } from '../units';
 import { bagsOf } from './bags-of';
-import { learnThenMirror, nothing, passContents, type Content } from './contents';
+import { contentWith, nothing, type Content } from './content';
+import { learnThenMirror, passContents } from './contents';
 import type { Leaf, Timeline } from './leaf';
 import { leafOf, type Placing } from './leaf-of';
 import { isMirrored } from './stages';
 
 /** Settling in the other stance, taken from the stretch that follows. */
-const settling = (ms: Milliseconds): Content => ({
-  ...nothing,
-  kind: 'change-over',
-  pieceId: null,
-  ms,
-  doing: 'change-over',
-});
+const settling = (ms: Milliseconds): Content =>
+  contentWith({ kind: 'change-over', pieceId: null, ms, doing: 'change-over' });
 
 /** One pass through a block with the class turned round where the block or the sheet's plan says so; `pieces` were in the rounds before. */
 function turnedContents(sheet: Sheet, block: Block, repeat: number, pieces: number): Planned<Content>[] {
@@ -144,14 +140,11 @@ function layBlock(sheet: Sheet, block: Block, begin: Begin, met: Met): LaidBlock
       };
       put(leafOf(content, placing));
     }
-    if (repeat + 1 < times && block.restMs)
-      put({
-        ...nothing,
+    if (repeat + 1 < times && block.restMs) {
+      const rest = contentWith({ kind: 'rest', pieceId: null, ms: block.restMs, doing: 'words' });
+      const placing: Placing = {
         at,
-        kind: 'rest',
-        pieceId: null,
-        ms: block.restMs,
-        doing: 'words',
+        pace: rest.pace,
         block: 'rest',
         blockId: block.id,
         round: null,
@@ -161,7 +154,10 @@ function layBlock(sheet: Sheet, block: Block, begin: Begin, met: Met): LaidBlock
         mirrored: turned && other !== 'square',
         half: 'first',
         bags: [],
-      });
+        says: rest.says,
+      };
+      put(leafOf(rest, placing));
+    }
   }
   return { leaves, end: { at, rounds, turned, pieces } };
 }

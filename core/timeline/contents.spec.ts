@@ -1,6 +1,7 @@
 import { usualDrill } from '../progressions/call-drill';
 import type { Block, Piece, PieceOf } from '../sheet/schema';
-import { learnThenMirror, passContents, usualGapMs, type Content } from './contents';
+import { usualGapMs, type Content } from './content';
+import { learnThenMirror, passContents } from './contents';
 import { drillOf, fillsHalf, goalTexts, isMirrored, piecesLength, stageLengths, stagesOf, textsOf } from './stages';
 import { emptySheet } from '../sheet/fresh';
 

@@ -4,47 +4,25 @@ import type { KickSchool } from '../mechanics/seams';
 import type { Milliseconds } from '../units';
 import { paceOf } from '../mechanics/effort';
 import { partOf } from '../stances/plan';
+import { contentWith, nothing, usualGapMs, type Content } from './content';
 import type { Leaf } from './leaf';
 import type { Block, Piece, PieceOf } from '../sheet/schema';
 import { fillsHalf, perRound, piecesLength, drillCallsOf, drillOf, stageLengths, stagesOf } from './stages';
 import { readStored } from '../notation/stored';
 
-/** Breath and a few steps between repetitions (house value, trade page, section 4). */
-export const usualGapMs: Milliseconds = 3000;
-
-/** What fills a stretch of a block, wherever the block stands. */
-export type Content = Omit<
-  Leaf,
-  'at' | 'block' | 'blockId' | 'round' | 'title' | 'betweenRepeats' | 'stance' | 'mirrored' | 'half' | 'bags'
->;
-
-export const nothing = {
-  effort: 'steady',
-  focus: null,
-  wanted: null,
-  pace: 1,
-  nonStop: false,
-  gapMs: usualGapMs,
-  combination: null,
-  between: null,
-  voice: null,
-  bpm: 120,
-  otherStance: 'carry on mirrored',
-  added: [],
-  remind: [],
-  drill: null,
-  drillCalls: [],
-  touches: [],
-  row: [],
-  says: [],
-  stage: null,
-  words: null,
-  open: false,
-  goesOn: false,
-} as const;
-
 function leafKind(block: Block): 'piece' | 'show' | 'rest' {
   return block.kind === 'show' || block.kind === 'rest' ? block.kind : 'piece';
+}
+
+/** What every piece says. */
+function everyPiece(piece: Piece): Pick<Content, 'pieceId' | 'effort' | 'focus' | 'wanted' | 'pace'> {
+  return {
+    pieceId: piece.id,
+    effort: piece.effort,
+    focus: piece.focus ?? null,
+    wanted: piece.stance ?? null,
+    pace: paceOf(piece.effort, piece.focus),
+  };
 }
 
 /** What a piece with repetitions says of its breath and its voice. */
@@ -81,45 +59,38 @@ function plainContent(block: Block, piece: PlainPiece): Content {
 }
 
 function contentOf(kind: Leaf['kind'], piece: PlainPiece): Content {
-  const base = {
-    ...nothing,
-    kind,
-    pieceId: piece.id,
-    ms: piece.ms,
-    effort: piece.effort,
-    focus: piece.focus ?? null,
-    wanted: piece.stance ?? null,
-    pace: paceOf(piece.effort, piece.focus),
-  };
+  const base = { ...everyPiece(piece), kind, ms: piece.ms };
   switch (piece.kind) {
     case 'own-time':
-      return { ...base, doing: 'own-time' };
+      return contentWith({ ...base, doing: 'own-time' });
     case 'words':
-      return { ...base, doing: 'words', words: piece.words };
+      return contentWith({ ...base, doing: 'words', words: piece.words });
     case 'change-over':
-      return { ...base, kind: 'change-over', doing: 'change-over' };
+      return contentWith({ ...base, kind: 'change-over', doing: 'change-over' });
     case 'pause':
-      return { ...base, kind: 'rest', doing: 'pause' };
-    case 'rhythm':
-      return { ...base, doing: 'rhythm', nonStop: true, gapMs: 0, row: piece.row, touches: touchesOf(piece) };
+      return contentWith({ ...base, kind: 'rest', doing: 'pause' });
+    case 'rhythm': {
+      const touches = touchesOf(piece);
+      return contentWith({ ...base, doing: 'rhythm', nonStop: true, gapMs: 0, row: piece.row, touches });
+    }
     case 'calls':
-      return {
+      return contentWith({
         ...base,
         doing: 'calls',
         between: piece.between ?? null,
         drill: drillOf(piece),
         drillCalls: drillCallsOf(piece),
-      };
+      });
     case 'combination': {
       const read = readStored(piece.text);
-      return {
+      return contentWith({
         ...base,
+        ...breathOf(piece),
         doing: read.ok ? 'combination' : 'words',
         combination: read.ok ? read.value : null,
         words: piece.words ?? (read.ok ? null : piece.text),
-        ...breathOf(piece),
-        otherStance: piece.otherStance ?? 'carry on mirrored',
-      };
+        otherStance: piece.otherStance ?? nothing.otherStance,
+      });
     }
   }
 }
@@ -142,25 +113,18 @@ function builtStages(kind: Leaf['kind'], piece: PieceOf<'build'>, school: KickSc
 function stageContents(kind: Leaf['kind'], piece: PieceOf<'build'>, school: KickSchool): Content[] {
   const stages = stagesOf(piece, school);
   const lengths = perRound(piece) ? [] : stageLengths(piece);
-  const base = {
-    ...nothing,
-    kind,
-    pieceId: piece.id,
-    effort: piece.effort,
-    focus: piece.focus ?? null,
-    wanted: piece.stance ?? null,
-    pace: paceOf(piece.effort, piece.focus),
-    ...breathOf(piece),
-  };
-  return stages.map((stage, index): Content => ({
-    ...base,
-    ms: lengths[index] ?? 0,
-    doing: 'combination',
-    combination: stage.combination,
-    added: stage.added,
-    remind: earlyPart(stages, index),
-    stage: { number: index + 1, of: stages.length, build: piece.build, step: stage.step },
-  }));
+  const base = { ...everyPiece(piece), ...breathOf(piece), kind };
+  return stages.map((stage, index) =>
+    contentWith({
+      ...base,
+      ms: lengths[index] ?? 0,
+      doing: 'combination',
+      combination: stage.combination,
+      added: stage.added,
+      remind: earlyPart(stages, index),
+      stage: { number: index + 1, of: stages.length, build: piece.build, step: stage.step },
+    }),
+  );
 }
 
 /** The stages of a build: all of them, or the one that belongs to a repeat of the block. */
@@ -187,14 +151,13 @@ function withNext(contents: readonly Content[]): Content[] {
 
 /** What fills one pass through a block, cut at its end; time that nothing fills is said to be unplanned. */
 export function passContents(block: Block, repeat: number, whole: Milliseconds, school: KickSchool): Content[] {
-  const own: Content = {
-    ...nothing,
+  const own = contentWith({
     kind: leafKind(block),
     pieceId: null,
     ms: whole,
     doing: block.kind === 'rest' ? 'words' : 'free',
     open: block.ms === null,
-  };
+  });
   if (block.pieces.length === 0 || block.ms === null) return [own];
   const contents: Content[] = [];
   let left = whole;

@@ -1,4 +1,4 @@
-import type { Content } from './contents';
+import type { Content } from './content';
 import type { Leaf } from './leaf';
 
 /** Where a stretch stands on the clock and how the class stands in it: what a leaf has besides its content, or instead. */

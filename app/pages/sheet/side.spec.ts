@@ -1,8 +1,9 @@
 import { EditorView } from '@codemirror/view';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { compile, readTempoText, sayClock, six, tally, type Sheet } from '../../../core/index';
+import { compile, readTempoText, sayClock, setEffortOf, six, tally, type Sheet } from '../../../core/index';
 import { press as pressButton, type as typeInto } from '../../hands.spec';
+import { blockRows } from '../../services/block-rows';
 import { sheetsHere, testProviders, until } from '../../spec-store.spec';
 import { Glance } from './glance';
 import { rowShortcuts, type RowHands } from './row-keys';
@@ -95,21 +96,22 @@ describe('beside the sheet', () => {
     const timeline = compile(sample);
     const strip = TestBed.createComponent(SessionStrip);
     strip.componentRef.setInput('timeline', timeline);
-    strip.componentRef.setInput(
-      'rows',
-      sample.blocks.map((block, at) => ({
-        block,
-        at: at * 1000,
-        ms: (block.ms ?? 0) * (block.times ?? 1),
-        round: null,
-        pieces: [],
-      })),
-    );
+    const rows = blockRows(sample, timeline.leaves, []);
+    strip.componentRef.setInput('rows', rows);
     await strip.whenStable();
     const widths = [...(strip.nativeElement as HTMLElement).querySelectorAll<HTMLElement>('button')].map((each) =>
       Number(each.style.flexGrow),
     );
-    expect(widths).toEqual([300_000, 540_000, 180_000]);
+    // Three rounds of 3:00 and two rests of 1:00.
+    expect(widths).toEqual([300_000, 660_000, 180_000]);
+    const bars = () => [...(strip.nativeElement as HTMLElement).querySelectorAll('path')].map((each) => each.outerHTML);
+    const before = bars();
+    const harder = setEffortOf(sample, new Set(sample.blocks[1]?.pieces.map(({ id }) => id)), 'all-out');
+    const after = compile(harder);
+    strip.componentRef.setInput('timeline', after);
+    strip.componentRef.setInput('rows', blockRows(harder, after.leaves, []));
+    await strip.whenStable();
+    expect(bars().map((each, at) => each === before[at])).toEqual([true, false, true]);
 
     const glance = TestBed.createComponent(Glance);
     glance.componentRef.setInput('timeline', timeline);
