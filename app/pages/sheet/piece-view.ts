@@ -134,6 +134,11 @@ export class PieceView {
     const build = this.build();
     return build ? buildNames[build.build].replace(/^./, (letter) => letter.toUpperCase()) : '';
   });
+  /** Whether it has a text that can be changed in the entry line. */
+  protected readonly typed = computed(() => {
+    const { piece } = this.row();
+    return piece.kind === 'combination' || (piece.kind === 'build' && piece.goal !== '');
+  });
   protected readonly name = computed(() => pieceName(this.row().piece, this.scheme()));
   /** Why kept text cannot be read, or null. */
   protected readonly unread = computed(() => {

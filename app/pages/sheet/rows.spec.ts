@@ -105,6 +105,14 @@ describe('a piece’s row', () => {
     expect(controls()).toBe(0);
   });
 
+  it('is changed in the entry line from its menu, too', async () => {
+    const { fixture } = await show(rowOf(combo(60_000, '1 2')));
+    let edited = 0;
+    fixture.componentInstance.edited.subscribe(() => (edited += 1));
+    await chooseInMenu(fixture, 'Change');
+    expect(edited).toBe(1);
+  });
+
   it('asks how it goes on only where a combination ends in the other stance', async () => {
     const { changes, fixture } = await show(rowOf(combo(60_000, '1 2 switch')));
     await chooseInMenu(fixture, 'Change back each time');
