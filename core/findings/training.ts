@@ -1,3 +1,4 @@
+import { leafPercent } from '../tally/at-a-glance';
 import { planLeaf } from '../tally/planned';
 import type { Milliseconds } from '../units';
 import { sayClock } from '../clock-text';
@@ -137,7 +138,7 @@ export function allOutFindings({ timeline }: Checked): Finding[] {
     since = null;
   };
   for (const leaf of timeline.leaves) {
-    const works = isAllOut(leaf) && leaf.kind !== 'rest' && leaf.kind !== 'show' && leaf.doing !== 'unplanned';
+    const works = isAllOut(leaf) && leafPercent(leaf) > 0;
     if (works) since ??= leaf;
     else close(leaf.at);
   }
