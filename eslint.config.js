@@ -102,6 +102,15 @@ const bareControls = {
       selector: 'Element[name=/^(select|details|summary|dialog|progress|fieldset|meter|datalist)$/]',
       message: 'use the Material part',
     },
+    {
+      selector: 'Element:not([name="mat-toolbar"]):has(> TextAttribute[name="role"][value="toolbar"])',
+      message: 'a row of tools is a mat-toolbar',
+    },
+    {
+      // The name of the product leads home; it is no item.
+      selector: `Element[name="nav"] Element[name="a"]:not(${has('matButton|mat-tab-link')}, :has(> TextAttribute[value="mark"]))`,
+      message: 'a link to another view is a matButton',
+    },
   ],
 };
 const ownDrawings = [

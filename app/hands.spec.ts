@@ -85,3 +85,6 @@ export function button(host: ParentNode, name: string): HTMLElement {
   if (!found) throw new Error(`no button ${name}`);
   return found;
 }
+
+/** What a screen reader was last told that stands nowhere on the page: the live region of the CDK. */
+export const heard = (): string => document.querySelector('.cdk-live-announcer-element')?.textContent ?? '';

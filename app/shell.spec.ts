@@ -32,7 +32,7 @@ describe('the frame', () => {
 
   it('names its views and the one that is open', async () => {
     const { host } = await setUp('/sheets');
-    expect([...host.querySelectorAll('.rail li a span')].map((each) => each.textContent)).toEqual([
+    expect([...host.querySelectorAll('.rail .name')].map((each) => each.textContent)).toEqual([
       'Sheets',
       'Combos',
       'Room',

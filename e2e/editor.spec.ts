@@ -137,6 +137,38 @@ test.describe('a sheet a coach can live in', () => {
     await expect(page.locator('kt-piece-view').filter({ hasText: 'Long breaths' })).toHaveCount(0);
   });
 
+  test('on a phone what is put in is picked over the sheet, from below', async ({ page }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await page.goto('/sheets');
+    await page.getByRole('button', { name: 'New sheet' }).first().click();
+    const add = page.getByRole('button', { name: 'Add', exact: true }).first();
+    await add.click();
+    await page.getByRole('menuitem', { name: /From the library/ }).click();
+    const drawer = page.getByRole('dialog', { name: 'From the library' });
+    await drawer.getByLabel('Search what to put in').fill('four pairs');
+    await drawer.getByRole('button', { name: /^Hard and easy, four pairs/ }).click();
+    await expect(drawer).toBeHidden();
+    await expect(page.locator('kt-block-view')).toHaveCount(1);
+    await page.locator('mat-snack-bar-container').getByRole('button', { name: 'Undo' }).click();
+    await expect(page.locator('kt-block-view')).toHaveCount(0);
+    await page.keyboard.press('Alt+c');
+    const composing = page.getByRole('dialog', { name: 'Compose' });
+    await composing.getByRole('button', { name: 'Put in' }).first().click();
+    await expect(page.locator('kt-block-view')).toHaveCount(1);
+    await page.keyboard.press('Escape');
+    await expect(composing).toBeHidden();
+  });
+
+  test('tells a screen reader what a key did that no field shows', async ({ page }) => {
+    await page.goto('/sheets/demo-hands-then-legs');
+    const told = page.locator('.cdk-live-announcer-element');
+    await page.locator('kt-block-view').nth(1).locator('.head').first().focus();
+    await page.keyboard.press('Alt+ArrowDown');
+    await expect(told).toHaveText(/^Now 3 of \d+$/);
+    await page.keyboard.press('Control+z');
+    await expect(told).toHaveText(/^Show .*moved, now 2 of \d+$/);
+  });
+
   test('prints an hour on one page', async ({ page }) => {
     await page.goto('/sheets');
     await page.getByRole('button', { name: 'From a template' }).click();

@@ -48,6 +48,18 @@ export const views: readonly ViewState[] = [
       await page.getByRole('button', { name: 'Compare the two' }).click();
     },
   },
+  {
+    name: 'sheet on a phone, the library from below',
+    path: '/sheets/demo-hands-then-legs',
+    part: 'kt-add-drawer',
+    prepare: async (page) => {
+      await page.locator('kt-block-view').first().waitFor();
+      await page.setViewportSize({ width: 390, height: 844 });
+      await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+      await page.getByRole('menuitem', { name: /From the library/ }).click();
+      await page.getByLabel('Search what to put in').waitFor();
+    },
+  },
   ...composeViews,
   {
     name: 'combination',

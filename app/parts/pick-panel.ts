@@ -15,7 +15,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatChipsModule } from '@angular/material/chips';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
-import { MatListModule } from '@angular/material/list';
+import { MatActionList, MatListItem } from '@angular/material/list';
 import { pickKinds, pickLength, pickPicture, picksFor, sayClock, type Pick, type PickKind } from '../../core/index';
 import { PicksService } from '../services/picks.service';
 import { StrikeStaff } from './strike-staff/strike-staff';
@@ -44,7 +44,8 @@ const mostShown = 60;
     MatChipsModule,
     MatFormFieldModule,
     MatInputModule,
-    MatListModule,
+    MatActionList,
+    MatListItem,
     ReactiveFormsModule,
     StrikeStaff,
   ],

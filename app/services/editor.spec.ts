@@ -6,10 +6,11 @@ import { Store } from '../store/store';
 import { testProviders, until } from '../spec-store.spec';
 import { Editor } from './editor';
 import { Rows } from '../pages/sheet/rows';
+import { Told } from './told';
 
 describe('the editor', () => {
   async function setUp() {
-    TestBed.configureTestingModule({ providers: [...testProviders(), Editor] });
+    TestBed.configureTestingModule({ providers: [...testProviders(), Editor, Told] });
     const sheets = TestBed.inject(SheetsService);
     const editor = TestBed.inject(Editor);
     const sheet = emptySheet(freshId, 'Spec');

@@ -5,7 +5,7 @@ import {
   compile,
   findings,
   lanesOf,
-  listChanges,
+  sayChanges,
   schemeOrSix,
   settled,
   sheetSchema,
@@ -181,8 +181,7 @@ export class Editor {
     const [from, to] = [this.steps()[this.at()], this.steps()[this.at() + by]];
     if (!from || !to) return 'nothing';
     const [before, after] = by === -1 ? [to, from] : [from, to];
-    const [first = 'a small change', ...more] = listChanges(before.sheet, after.sheet);
-    return more.length > 0 ? `${first}, and ${more.length} more` : first;
+    return sayChanges(before.sheet, after.sheet) ?? 'nothing';
   }
 
   private step(by: -1 | 1): void {

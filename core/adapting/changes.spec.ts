@@ -1,5 +1,7 @@
 import { readTempoText } from '../formats/tempo-text/read';
-import { listChanges } from './changes';
+import { moveMarked } from '../sheet/edit-many';
+import { moveBlock, movePiece } from '../sheet/edit';
+import { listChanges, sayChanges } from './changes';
 import { evenStages, fitBuild } from './build-fit';
 import { unusedId } from '../sheet/unused-id';
 import type { PieceOf, Sheet } from '../sheet/schema';
@@ -57,6 +59,74 @@ describe('a list of changes', () => {
     expect(
       listChanges(sheetOf('round 3:00'), sheetOf('round 3:00 learn then mirror', '  1:00 own time', 'cool-down 2:00')),
     ).toEqual(['Round 1: learnt and then mirrored', 'Round 1: own time put in', 'Cool-down put in, 2:00']);
+  });
+
+  describe('of what was moved', () => {
+    const whole = sheetOf(
+      'warm-up 3:00',
+      'round 2:00',
+      '  1:00: 1 2',
+      '  0:30: 2 3',
+      '  0:30: 3 4',
+      'core 1:00',
+      'rest 1:00',
+    );
+    const [, round, core] = whole.blocks;
+    const [first, , third] = round?.pieces ?? [];
+    if (!round || !core || !first || !third) throw new Error('not read');
+
+    it('names the one block and where it stands now, up or down', () => {
+      expect(listChanges(whole, moveBlock(whole, core.id, 0))).toEqual(['Core moved, now 1 of 4']);
+      expect(listChanges(whole, moveBlock(whole, round.id, 3))).toEqual(['Round 1 moved, now 4 of 4']);
+    });
+
+    it('names the one piece in its block', () => {
+      expect(listChanges(whole, movePiece(whole, third.id, round.id, 0))).toEqual(['Round 1: 3 4 moved, now 1 of 3']);
+      expect(listChanges(whole, movePiece(whole, first.id, round.id, 2))).toEqual(['Round 1: 1 2 moved, now 3 of 3']);
+    });
+
+    it('is not what was taken out or put in beside it', () => {
+      const without = { ...whole, blocks: whole.blocks.filter(({ id }) => id !== round.id) };
+      expect(listChanges(whole, without)).toEqual(['Round 1 taken out']);
+      expect(listChanges(without, whole)).toEqual(['Round 1 put in, 2:00']);
+    });
+
+    it('says of several that they were', () => {
+      const both = moveMarked(whole, new Set([core.id, round.id]), -1);
+      expect(both.blocks.map(({ kind }) => kind)).toEqual(['round', 'core', 'warm-up', 'rest']);
+      expect(listChanges(whole, both)).toEqual(['Warm-up moved, now 3 of 4']);
+      expect(listChanges(whole, { ...whole, blocks: [...whole.blocks].reverse() })).toEqual(['several moved']);
+    });
+  });
+
+  it('says of everything else that it was changed, so that undo always has a name', () => {
+    const [block, rest] = before.blocks;
+    const [piece] = block?.pieces ?? [];
+    if (!block || !rest || piece?.kind !== 'combination') throw new Error('not read');
+    const withBlock = (change: Partial<typeof block>): Sheet => ({
+      ...before,
+      blocks: [{ ...block, ...change }, rest],
+    });
+    const cases: readonly (readonly [Sheet, string])[] = [
+      [{ ...before, stance: 'southpaw' }, 'Stance changed'],
+      [{ ...before, class: { ...before.class, people: 9 } }, 'Class changed'],
+      [{ ...before, parts: [{ name: 'Hook', text: '3' }] }, 'Parts changed'],
+      [{ ...before, note: 'bring water' }, 'Note changed'],
+      [{ ...before, gloves: { onMs: 60_000, offMs: 20_000 } }, 'Time for gloves changed'],
+      [withBlock({ note: 'slowly' }), 'Round 1: note changed'],
+      [withBlock({ says: [{ words: 'breathe', atMs: 1000 }] }), 'Round 1: calls of the coach changed'],
+      [withBlock({ pieces: [{ ...piece, gapMs: 5000 }, ...block.pieces.slice(1)] }), 'Round 1: 1 2 changed'],
+    ];
+    expect(cases.length).toBe(8);
+    for (const [after, words] of cases) expect(listChanges(before, after)).withContext(words).toEqual([words]);
+  });
+
+  it('is told in one line by its first, and how many more there are', () => {
+    expect(sayChanges(before, before)).toBeNull();
+    expect(sayChanges(before, { ...before, bag: 'shadow' })).toBe('Bag: heavy → shadow');
+    expect(sayChanges(before, { ...before, bag: 'shadow', note: 'x', title: 'y' })).toBe(
+      'Title: Tower → y, and 2 more',
+    );
   });
 });
 

@@ -1,5 +1,6 @@
 import { schemeOrSix } from '../notation/stored';
 import { sayClock } from '../clock-text';
+import { alike } from '../merging/alike';
 import { blockNames } from '../timeline/block-names';
 import { compile } from '../timeline/compile';
 import { sayEffort } from '../mechanics/effort';
@@ -7,7 +8,61 @@ import { pieceName } from '../timeline/piece-name';
 import type { Block, Piece, Sheet } from '../sheet/schema';
 import { pieceLength } from '../timeline/stages';
 
+/** What else stands on a sheet, by the word it is told with; what has words of its own is told by them. */
+const ofSheet: Readonly<
+  Record<Exclude<keyof Sheet, 'format' | 'version' | 'id' | 'title' | 'bag' | 'class' | 'blocks'>, string>
+> = {
+  stance: 'Stance',
+  stances: 'Changes of stance',
+  numbers: 'Numbers',
+  parts: 'Parts',
+  lanes: 'Lanes',
+  groups: 'Groups',
+  changeOverMs: 'Time to change lanes',
+  ownBags: 'Own bags',
+  ball: 'Ball between cords',
+  gloves: 'Time for gloves',
+  schools: 'Schools',
+  focuses: 'Reminders',
+  calls: 'Calls',
+  note: 'Note',
+  head: 'Head of the text',
+};
+type Told = 'ms' | 'times' | 'restMs' | 'goal' | 'bag' | 'title' | 'switchStance' | 'learnThenMirror';
+const ofBlock: Readonly<Record<Exclude<keyof Block, 'id' | 'pieces' | Told>, string>> = {
+  kind: 'kind',
+  says: 'calls of the coach',
+  focuses: 'reminders',
+  note: 'note',
+};
+
+/** The words of what is not the same. */
+function others<T extends object>(words: Readonly<Partial<Record<keyof T, string>>>, before: T, after: T): string[] {
+  return Object.entries<string | undefined>(words)
+    .filter(([key]) => !alike(before[key as keyof T], after[key as keyof T]))
+    .map(([, word]) => `${word ?? ''} changed`);
+}
+
+/**
+ * What was moved, of things that stand in both: one of them, told with its new place, or several. null: all stand as they
+ * stood.
+ */
+function sayOrder(before: readonly string[], after: readonly string[], nameOf: (id: string) => string): string | null {
+  const [old, stays] = [new Set(before), new Set(after)];
+  const [was, is] = [before.filter((id) => stays.has(id)), after.filter((id) => old.has(id))];
+  const first = is.findIndex((id, at) => id !== was[at]);
+  if (first < 0) return null;
+  const last = is.findLastIndex((id, at) => id !== was[at]);
+  const without = (ids: readonly string[], moved: string | undefined): string =>
+    JSON.stringify(ids.filter((id) => id !== moved));
+  const moved = [is[first], is[last]].find((each) => without(was, each) === without(is, each));
+  return moved === undefined
+    ? 'several moved'
+    : `${nameOf(moved)} moved, now ${after.indexOf(moved) + 1} of ${after.length}`;
+}
+
 const clock = (ms: number | null | undefined): string => (ms === null || ms === undefined ? 'open' : sayClock(ms));
+const idsOf = (all: readonly { readonly id: string }[]): string[] => all.map(({ id }) => id);
 const dash = (from: string, to: string): string => `${from} → ${to}`;
 
 function blockChanges(before: Block, after: Block): string[] {
@@ -31,7 +86,7 @@ function blockChanges(before: Block, after: Block): string[] {
     said.push(after.switchStance ? 'stance changes' : 'stance stays');
   if ((before.learnThenMirror ?? false) !== (after.learnThenMirror ?? false))
     said.push(after.learnThenMirror ? 'learnt and then mirrored' : 'no longer mirrored');
-  return said;
+  return [...said, ...others(ofBlock, before, after)];
 }
 
 function pieceChanges(before: Piece, after: Piece, sheet: Sheet): string[] {
@@ -45,7 +100,7 @@ function pieceChanges(before: Piece, after: Piece, sheet: Sheet): string[] {
   const nonStop = (piece: Piece): boolean => 'nonStop' in piece && piece.nonStop === true;
   if (nonStop(before) !== nonStop(after)) said.push(`${is}: ${nonStop(after) ? 'non-stop' : 'with a breath between'}`);
   if (before.focus !== after.focus) said.push(`${is}: ${after.focus ?? 'no focus any more'}`);
-  return said;
+  return said.length > 0 || alike(before, after) ? said : [`${is} changed`];
 }
 
 /**
@@ -59,6 +114,10 @@ export function listChanges(before: Sheet, after: Sheet): string[] {
   if (before.bag !== after.bag) said.push(`Bag: ${dash(before.bag, after.bag)}`);
   if ((before.class.pace ?? 1) !== (after.class.pace ?? 1))
     said.push(`Pace: ${dash(String(before.class.pace ?? 1), String(after.class.pace ?? 1))}`);
+  if (!alike({ ...before.class, pace: 1 }, { ...after.class, pace: 1 })) said.push('Class changed');
+  said.push(...others(ofSheet, before, after));
+  const order = sayOrder(idsOf(before.blocks), idsOf(after.blocks), (id) => is.get(id) ?? '');
+  if (order !== null) said.push(order);
   const left = new Map(after.blocks.map((block) => [block.id, block]));
   for (const block of before.blocks) {
     const name = was.get(block.id) ?? '';
@@ -76,6 +135,11 @@ export function listChanges(before: Sheet, after: Sheet): string[] {
         : [`${pieceName(piece, schemeOrSix(before.numbers))} taken out`];
       for (const change of changes) said.push(`${name}: ${change}`);
     }
+    const inside = sayOrder(idsOf(block.pieces), idsOf(now.pieces), (id) => {
+      const piece = pieces.get(id);
+      return piece ? pieceName(piece, schemeOrSix(after.numbers)) : '';
+    });
+    if (inside !== null) said.push(`${name}: ${inside}`);
     const known = new Set(block.pieces.map(({ id }) => id));
     for (const piece of now.pieces)
       if (!known.has(piece.id)) said.push(`${name}: ${pieceName(piece, schemeOrSix(after.numbers))} put in`);
@@ -83,4 +147,13 @@ export function listChanges(before: Sheet, after: Sheet): string[] {
   for (const block of after.blocks)
     if (!was.has(block.id)) said.push(`${is.get(block.id) ?? ''} put in, ${clock(block.ms)}`);
   return said;
+}
+
+/**
+ * The first change in words, and how many more there are. null where nothing is different.
+ * @example sayChanges(before, after) // "Warm-up: 5:00 → 4:00, and 2 more"
+ */
+export function sayChanges(before: Sheet, after: Sheet): string | null {
+  const [first, ...more] = listChanges(before, after);
+  return first === undefined ? null : more.length > 0 ? `${first}, and ${more.length} more` : first;
 }

@@ -1,3 +1,4 @@
+import { LiveAnnouncer } from '@angular/cdk/a11y';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -28,6 +29,7 @@ import {
   headSchema,
   isMovable,
   sayClock,
+  sayTenths,
   stancePlans,
   stanceTimes,
   writeSrt,
@@ -53,6 +55,7 @@ import { FilesService } from '../../services/files.service';
 import { KeysService } from '../../services/keys.service';
 import { ScriptService } from '../../services/script.service';
 import { SettingsService } from '../../services/settings.service';
+import { Told } from '../../services/told';
 import { VoiceService } from '../../services/voice.service';
 import type { AudioRequest } from '../../workers/protocol';
 import { CallForm } from './call-form';
@@ -99,7 +102,7 @@ const talking: Readonly<Record<Settings['talk'], string>> = {
     Saved,
     WordingsForm,
   ],
-  providers: [Editor, Listener, SoundFile],
+  providers: [Editor, Listener, SoundFile, Told],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './calls-page.html',
   styleUrl: './calls-page.scss',
@@ -116,6 +119,8 @@ export class CallsPage {
   protected readonly script = viewChild<ElementRef<HTMLElement>>('script');
   protected readonly selected = signal<string | null>(null);
   protected readonly scale = signal(6);
+  private readonly told = inject(Told);
+  private readonly live = inject(LiveAnnouncer);
   private readonly injector = inject(Injector);
   /** The call that a key has last changed. */
   private key: string | null = null;
@@ -297,8 +302,8 @@ export class CallsPage {
       }),
     );
     keys.use('The calls of this sheet', [
-      { keys: ['$mod+z'], does: 'Undo', press: () => this.editor.undo() },
-      { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', press: () => this.editor.redo() },
+      { keys: ['$mod+z'], does: 'Undo', press: () => this.told.step(-1) },
+      { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', press: () => this.told.step(1) },
     ]);
   }
 
@@ -308,20 +313,25 @@ export class CallsPage {
     if (!call || !isMovable(call)) return;
     this.selected.set(key);
     this.key = key;
-    this.moveTo({ call, at: Math.min(call.closes - call.ms, Math.max(call.opens, call.at + by)) });
+    const at = Math.min(call.closes - call.ms, Math.max(call.opens, call.at + by));
+    this.moveTo({ call, at });
+    void this.live.announce(`At ${sayTenths(at)}`);
   }
 
   private mute(key: string): void {
     this.key = key;
     const before = this.edits().find((each) => each.key === key);
     this.putEdit(key, { ...before, key, muted: before?.muted ? undefined : true });
+    void this.live.announce(before?.muted ? 'Said again' : 'Muted');
   }
 
   private lock(key: string): void {
     this.key = key;
     const before = this.edits().find((each) => each.key === key);
     const call = this.calls().find((each) => each.key === key);
-    if (call && isMovable(call))
-      this.putEdit(key, { ...before, key, atMs: before?.atMs === undefined ? call.at - call.opens : undefined });
+    if (!call || !isMovable(call)) return;
+    const locks = before?.atMs === undefined;
+    this.putEdit(key, { ...before, key, atMs: locks ? call.at - call.opens : undefined });
+    void this.live.announce(locks ? `Locked at ${sayTenths(call.at)}` : 'No longer locked');
   }
 }

@@ -2,7 +2,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { readTempoText, type Sheet } from '../../../core/index';
 import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
-import { choose, tick } from '../../hands.spec';
+import { choose, heard, tick } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { CallsPage } from './calls-page';
 
@@ -77,7 +77,10 @@ describe('the calls of a sheet', () => {
       return clock() !== before;
     });
     expect(focus()?.textContent).toContain('yours');
+    await until(() => heard() !== '');
+    expect(heard()).toMatch(/^At 1:\d\d\.\d$/);
     key({ key: 'l' });
+    await until(() => heard() === 'No longer locked');
     await until(() => {
       TestBed.tick();
       return clock() === before;

@@ -1,3 +1,4 @@
+import { LiveAnnouncer } from '@angular/cdk/a11y';
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, viewChild } from '@angular/core';
 import { natureOf, roomBagName, roomFloor, sayLength, standsOf, type Room, type RoomBag } from '../../../core/index';
@@ -160,6 +161,7 @@ const nameHeight = 0.26;
 })
 export class RoomPlan {
   private readonly settings = inject(SettingsService);
+  private readonly live = inject(LiveAnnouncer);
   readonly room = input.required<Room>();
   readonly selected = input<string | null>(null);
   readonly picked = output<string>();
@@ -189,7 +191,6 @@ export class RoomPlan {
     return moved ? { ...room, bags: room.bags.map((bag) => (bag.id === moved.id ? { ...bag, ...moved } : bag)) } : room;
   });
   protected readonly bags = computed(() => {
-    const { units } = this.settings.settings();
     const floors = new Map(roomFloor(this.shown()).map((floor) => [floor.id, floor]));
     return this.shown().bags.map((bag) => {
       const floor = floors.get(bag.id);
@@ -207,7 +208,7 @@ export class RoomPlan {
           Math.min((floor?.circle ?? 0) - nameHeight / 2, this.shown().depth - bag.y - nameHeight / 2),
         ),
         meets,
-        label: `${name}, ${sayLength(bag.x, units)} from the left, ${sayLength(bag.y, units)} from the front${free}. Arrow keys move it.`,
+        label: `${name}, ${this.sayPlace(bag)}${free}. Arrow keys move it.`,
       };
     });
   });
@@ -218,6 +219,11 @@ export class RoomPlan {
       place: `translate(${x} ${y}) rotate(${Math.round((facing * 180) / Math.PI)})`,
     })),
   );
+
+  private sayPlace({ x, y }: { readonly x: number; readonly y: number }): string {
+    const { units } = this.settings.settings();
+    return `${sayLength(x, units)} from the left, ${sayLength(y, units)} from the front`;
+  }
 
   private inside(id: string, x: number, y: number): Placed {
     const { width, depth } = this.room();
@@ -257,6 +263,8 @@ export class RoomPlan {
     const step = steps[event.key];
     if (!step) return;
     event.preventDefault();
-    this.placed.emit(this.inside(bag.id, bag.x + step[0], bag.y + step[1]));
+    const to = this.inside(bag.id, bag.x + step[0], bag.y + step[1]);
+    this.placed.emit(to);
+    void this.live.announce(this.sayPlace(to));
   }
 }

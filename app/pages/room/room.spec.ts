@@ -5,7 +5,7 @@ import { demoRoom } from '../../../demo/room';
 import { RoomService } from '../../services/room.service';
 import { SettingsService } from '../../services/settings.service';
 import { Store } from '../../store/store';
-import { type, wrongAt } from '../../hands.spec';
+import { heard, type, wrongAt } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { RoomPage } from './room-page';
 
@@ -34,6 +34,8 @@ describe('the room', () => {
     const bag = host(fixture).querySelector<SVGGElement>('kt-room-plan g[role=button]');
     bag?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowRight', bubbles: true }));
     await until(() => room()?.bags[0]?.x === 3.1);
+    await until(() => heard() !== '');
+    expect(heard()).toBe('3.10 m from the left, 2.00 m from the front');
     for (let press = 0; press < 2; press += 1) {
       bag?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', shiftKey: true, bubbles: true }));
       const y = 2 - 0.5 * (press + 1);

@@ -13,6 +13,7 @@ import { ChoiceField } from '../../parts/fields/choice-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatToolbar } from '@angular/material/toolbar';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import {
@@ -64,6 +65,7 @@ import { NoticeService } from '../../services/notice.service';
     MatIcon,
     MatButtonModule,
     MatButtonToggleModule,
+    MatToolbar,
     RouterLink,
     EntryForm,
     SheetStory,

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatMenuModule } from '@angular/material/menu';
+import { MatToolbar } from '@angular/material/toolbar';
 import { MatTooltip } from '@angular/material/tooltip';
 import { MatButtonModule } from '@angular/material/button';
 import { effortNames, type Effort } from '../../../core/index';
@@ -14,10 +15,10 @@ export type MarkedAction =
 /** The bar over the rundown while rows are marked. */
 @Component({
   selector: 'kt-marked-bar',
-  imports: [MatMenuModule, MatTooltip, MatButtonModule],
+  imports: [MatMenuModule, MatToolbar, MatTooltip, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="bar line of-marked" role="toolbar" aria-label="Marked rows">
+    <mat-toolbar class="bar line of-marked" role="toolbar" aria-label="Marked rows">
       <b role="status">{{ count() }} marked</b>
       <button type="button" matButton (click)="done.emit({ what: 'move', by: -1 })">Up</button>
       <button type="button" matButton (click)="done.emit({ what: 'move', by: 1 })">Down</button>
@@ -40,7 +41,7 @@ export type MarkedAction =
       <button type="button" matButton (click)="done.emit({ what: 'duplicate' })">Duplicate</button>
       <button type="button" matButton (click)="done.emit({ what: 'remove' })">Delete</button>
       <button type="button" matButton (click)="done.emit({ what: 'clear' })">Unmark <kbd>Esc</kbd></button>
-    </div>
+    </mat-toolbar>
   `,
   styles: `
     :host {

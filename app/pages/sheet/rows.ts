@@ -18,6 +18,7 @@ import {
   setEffortOf,
   type Block,
   type BlockKind,
+  type Milliseconds,
   type Pick,
   type Piece,
   type TrainingFault,
@@ -25,6 +26,7 @@ import {
 import { freshId } from '../../services/fresh-id';
 import { Editor } from '../../services/editor';
 import type { MarkedAction } from './marked-bar';
+import { Told } from '../../services/told';
 import { fitInto, piecesOf, roundFor, usualMs, type Entered } from './typed-piece';
 import { NoticeService } from '../../services/notice.service';
 
@@ -33,6 +35,7 @@ import { NoticeService } from '../../services/notice.service';
 export class Rows {
   private readonly editor = inject(Editor);
   private readonly notices = inject(NoticeService);
+  private readonly told = inject(Told);
   /** A row that is to be seen, and to have the focus where told; heard at once, so that a quick second key finds it. */
   readonly revealed = new Subject<{ readonly id: string; readonly focus: boolean }>();
   readonly found = signal<readonly string[]>([]);
@@ -57,7 +60,7 @@ export class Rows {
 
   /** Puts a block after the selected one, or at the end. */
   addBlock(kind: BlockKind): void {
-    this.insertBlock(freshBlock(kind, freshId));
+    this.told.doing(() => this.insertBlock(freshBlock(kind, freshId)));
   }
 
   private insertBlock(block: Block): void {
@@ -107,6 +110,10 @@ export class Rows {
 
   /** Puts in what was typed, behind the chosen row. */
   addTyped(entered: Entered): void {
+    this.told.doing(() => this.addPieces(entered));
+  }
+
+  private addPieces(entered: Entered): void {
     const block = this.editor.selectedBlock();
     const [piece, ...more] = piecesOf(entered);
     if (!piece) return;
@@ -146,9 +153,23 @@ export class Rows {
     this.notices.undoable(`Added: ${fault.drill.name}`, () => this.editor.undo());
   }
 
+  /** One place up (-1) or down the row, or all marked ones with it. */
+  move(id: string, by: -1 | 1): void {
+    this.told.apply(
+      (sheet) => moveMarked(sheet, this.with(id), by),
+      () => this.sayPlace(id),
+    );
+    this.select(id, true);
+  }
+
+  /** Makes the row longer or shorter, or all marked ones with it. */
+  nudge(id: string, by: Milliseconds): void {
+    this.told.apply((sheet) => nudgeTimes(sheet, this.with(id), by));
+  }
+
   /** A copy of the row, or of all marked ones with it. */
   duplicate(id: string): void {
-    this.editor.apply((sheet) => duplicateMarked(sheet, this.with(id), freshId));
+    this.told.apply((sheet) => duplicateMarked(sheet, this.with(id), freshId));
   }
 
   /** Takes the row out, or all marked ones with it, with a way back. */
@@ -160,6 +181,14 @@ export class Rows {
     this.editor.apply((sheet) => removeMarked(sheet, gone));
     this.notices.undoable(gone.size > 1 ? `${gone.size} rows deleted` : 'Deleted', () => this.editor.undo());
     if (next) this.select(next, true);
+  }
+
+  /** Where a row stands, among the blocks or among the pieces of its block. `Now 2 of 5` */
+  private sayPlace(id: string): string {
+    const rows = this.editor.rows();
+    const all = [rows.map(({ block }) => block), ...rows.map(({ block }) => block.pieces)];
+    const among = all.map((each) => each.map((row) => row.id)).find((ids) => ids.includes(id)) ?? [];
+    return `Now ${among.indexOf(id) + 1} of ${among.length}`;
   }
 
   /** The marked rows where the row is one of them, else the row alone. */
@@ -175,7 +204,7 @@ export class Rows {
     if (action.what === 'clear') this.editor.marked.set(new Set());
     else if (action.what === 'remove' && first !== undefined) this.remove(first);
     else
-      this.editor.apply((sheet) => {
+      this.told.apply((sheet) => {
         switch (action.what) {
           case 'effort':
             return setEffortOf(sheet, marked, action.effort);

@@ -7,12 +7,14 @@ import {
   effect,
   ElementRef,
   inject,
+  Injector,
   input,
   signal,
   viewChild,
 } from '@angular/core';
 import { MatInputModule } from '@angular/material/input';
 import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatToolbar } from '@angular/material/toolbar';
 import { MatTooltip } from '@angular/material/tooltip';
 import { TextField } from '../../parts/fields/text-field';
 import { Saved } from '../../parts/saved';
@@ -30,12 +32,9 @@ import {
   beginsCombination,
   headSchema,
   moveBlock,
-  moveMarked,
   movePiece,
-  nudgeTimes,
   spell,
   type Block,
-  type BlockKind,
   type Pick,
   type Piece,
 } from '../../../core/index';
@@ -45,6 +44,7 @@ import { FilesService } from '../../services/files.service';
 import { BlockView, type PieceDrop } from './block-view';
 import { Editor } from '../../services/editor';
 import { isTyping, KeysService } from '../../services/keys.service';
+import { addedKinds, addWays, comesFromBelow, type AddWay } from './add-ways';
 import { EntryBar } from './entry-bar';
 import { MarkedBar } from './marked-bar';
 import { PrintSheet } from './print-sheet';
@@ -58,17 +58,8 @@ import type { Entered } from './typed-piece';
 import { SheetTotals } from './sheet-totals';
 import { SidePanel, type SideTab } from './side-panel';
 import { TakeHomeMenu } from './take-home-menu';
+import { Told } from '../../services/told';
 import { fieldLook } from '../../parts/fields/field-look';
-
-const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[] = [
-  { kind: 'warm-up', name: 'Warm-up' },
-  { kind: 'show', name: 'Show' },
-  { kind: 'round', name: 'Round' },
-  { kind: 'rest', name: 'Rest' },
-  { kind: 'conditioning', name: 'Conditioning' },
-  { kind: 'core', name: 'Core' },
-  { kind: 'cool-down', name: 'Cool-down' },
-];
 
 /** The run sheet: a session from top to bottom, edited in place. */
 @Component({
@@ -78,6 +69,7 @@ const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[]
     Hint,
     MatInputModule,
     MatFormFieldModule,
+    MatToolbar,
     MatTooltip,
     TextField,
     MatIcon,
@@ -99,7 +91,7 @@ const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[]
     SidePanel,
     TakeHomeMenu,
   ],
-  providers: [fieldLook, Editor, Rows],
+  providers: [fieldLook, Editor, Rows, Told],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sheet-page.html',
   styleUrl: './sheet-page.scss',
@@ -109,8 +101,10 @@ export class SheetPage {
   readonly id = input.required<string>();
   protected readonly editor = inject(Editor);
   protected readonly rows = inject(Rows);
+  protected readonly told = inject(Told);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly application = inject(ApplicationRef);
+  private readonly injector = inject(Injector);
   private readonly router = inject(Router);
   protected readonly book = inject(BookService);
   private readonly files = inject(FilesService);
@@ -142,6 +136,7 @@ export class SheetPage {
   protected readonly side = signal<SideTab>('findings');
   protected readonly finding = signal(false);
   protected readonly kinds = addedKinds;
+  protected readonly ways = addWays;
 
   /** Few fingers wide: blocks are added from one menu. */
   protected readonly narrow = toSignal(
@@ -195,8 +190,8 @@ export class SheetPage {
       ?.blocks.flatMap((block) => block.pieces)
       .find((each) => each.id === editing);
     if (piece?.kind === 'combination')
-      this.editor.apply((sheet) => changePiece(sheet, { ...piece, text, ms: ms ?? piece.ms }));
-    else if (piece?.kind === 'build') this.editor.apply((sheet) => changePiece(sheet, { ...piece, goal: text }));
+      this.told.apply((sheet) => changePiece(sheet, { ...piece, text, ms: ms ?? piece.ms }));
+    else if (piece?.kind === 'build') this.told.apply((sheet) => changePiece(sheet, { ...piece, goal: text }));
     else this.rows.addTyped(entered);
     if (editing !== null) this.stopEditing();
   }
@@ -225,12 +220,12 @@ export class SheetPage {
 
   protected dropBlock({ item, currentIndex }: CdkDragDrop<unknown, unknown, string | Pick>): void {
     const { data } = item;
-    if (typeof data === 'string') this.editor.apply((sheet) => moveBlock(sheet, data, currentIndex));
+    if (typeof data === 'string') this.told.apply((sheet) => moveBlock(sheet, data, currentIndex));
     else this.rows.pick(data, { blockId: null, index: currentIndex });
   }
 
   protected dropPiece({ dropped, blockId, to }: PieceDrop): void {
-    if (typeof dropped === 'string') this.editor.apply((sheet) => movePiece(sheet, dropped, blockId, to));
+    if (typeof dropped === 'string') this.told.apply((sheet) => movePiece(sheet, dropped, blockId, to));
     else this.rows.pick(dropped, { blockId, index: to });
   }
 
@@ -264,11 +259,8 @@ export class SheetPage {
         if (mark) this.editor.marked.update((marked) => new Set([...marked, row, id]));
         this.rows.select(id, true);
       },
-      move: (row, by) => {
-        this.editor.apply((sheet) => moveMarked(sheet, this.rows.with(row), by));
-        this.rows.select(row, true);
-      },
-      nudge: (row, ms) => this.editor.apply((sheet) => nudgeTimes(sheet, this.rows.with(row), ms)),
+      move: (row, by) => this.rows.move(row, by),
+      nudge: (row, ms) => this.rows.nudge(row, ms),
       mark: (row) => this.rows.toggleMark(row),
       unmark: () => this.editor.marked.set(new Set()),
       edit: (row) => {
@@ -287,16 +279,27 @@ export class SheetPage {
         does: 'Go to the entry line; a combination may also be typed at once',
         press: () => this.entry()?.focus(),
       },
-      { keys: ['$mod+z'], does: 'Undo', press: () => this.editor.undo() },
-      { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', press: () => this.editor.redo() },
+      { keys: ['$mod+z'], does: 'Undo', press: () => this.told.step(-1) },
+      { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', press: () => this.told.step(1) },
       { keys: ['Alt+m'], does: 'Take the first mend', typing: true, press: () => this.mendFirst() },
       { keys: ['Alt+t'], does: 'The sheet as text', typing: true, press: () => this.toggleSide('text') },
-      { keys: ['Alt+a'], does: 'Pick something to put in', typing: true, press: () => this.toggleSide('add') },
-      { keys: ['Alt+c'], does: 'Compose beside the sheet', typing: true, press: () => this.toggleSide('compose') },
+      ...addWays.map((way) => ({
+        keys: way.keys,
+        does: way.does,
+        typing: true,
+        press: () => this.show(way, true),
+      })),
       { keys: ['$mod+p'], does: 'Print it, with the figure', typing: true, press: () => this.print() },
       { keys: ['$mod+Enter'], does: 'Run it', when: () => this.runs(), press: () => void this.run() },
     ]);
     return new Set(rows.flatMap(({ keys: pressed }) => pressed));
+  }
+
+  /** Opens what is chosen from; a key that is pressed again puts it away. */
+  protected show(way: AddWay, toggles = false): void {
+    if (comesFromBelow(way, this.injector)) return;
+    if (toggles) this.toggleSide(way.side);
+    else this.side.set(way.side);
   }
 
   private toggleSide(tab: SideTab): void {
@@ -306,7 +309,7 @@ export class SheetPage {
   /** The first mend of the first finding that has one. */
   private mendFirst(): void {
     const [mend] = this.editor.findings().flatMap(({ mends }) => mends);
-    if (mend) this.editor.apply(mend.edit);
+    if (mend) this.told.apply(mend.edit);
   }
 
   /** Whether the sheet can be run: there is something on it, and nothing half typed in the entry line. */

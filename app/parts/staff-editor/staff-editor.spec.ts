@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { readCombination, writeCombination, type Combination } from '../../../core/index';
-import { testProviders } from '../../spec-store.spec';
+import { heard } from '../../hands.spec';
+import { testProviders, until } from '../../spec-store.spec';
 import { StaffEditor } from './staff-editor';
 
 describe('placing moves on the staff', () => {
@@ -44,6 +45,7 @@ describe('placing moves on the staff', () => {
     expect(await press(0, '2')).toBe('3 2 sl-l');
     expect(await press(2, 'ArrowDown')).toBe('3 2 sl');
     expect(await press(1, 'ArrowUp')).toBe('3 1b sl');
+    await until(() => heard() === 'jab to the body');
     expect(await press(0, 'ArrowLeft', { altKey: true })).toBe('3 1b sl');
   });
 

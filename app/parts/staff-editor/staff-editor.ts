@@ -1,3 +1,4 @@
+import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { CdkDrag, type CdkDragDrop, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
 import type { ElementRef } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
@@ -104,6 +105,7 @@ export class StaffEditor {
   readonly chosen = output<number>();
 
   private readonly application = inject(ApplicationRef);
+  private readonly live = inject(LiveAnnouncer);
   private readonly board = viewChild<ElementRef<HTMLElement>>('board');
   protected readonly offered = offered;
   protected readonly scale = scale;
@@ -215,7 +217,11 @@ export class StaffEditor {
     else if (sideways !== 0) this.focus(to);
     else if (upright !== 0 && item.kind === 'move') {
       const moved = stepPlace(item, upright);
-      if (moved) this.change(replaceAt(this.shown(), [index], moved), index, true);
+      if (moved) {
+        this.change(replaceAt(this.shown(), [index], moved), index, true);
+        // It has the focus already, so that its new name is not read by itself.
+        void this.live.announce(fullMoveName(moved));
+      }
     } else if (event.key === 'Delete' || event.key === 'Backspace')
       this.change(removeAt(this.shown(), [index]), Math.max(0, index - 1), true);
     else if (digit && !event.altKey) {
