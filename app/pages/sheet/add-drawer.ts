@@ -18,15 +18,12 @@ import { sheetComposeActions } from './sheet-compose';
   providers: [{ provide: composeActions, useFactory: sheetComposeActions }],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="line">
-      <h2>{{ way.name }}</h2>
-      <span class="push"></span>
-      <button type="button" matIconButton aria-label="Close" (click)="drawer.dismiss()">
-        <mat-icon svgIcon="close" />
-      </button>
-    </div>
+    <button type="button" matIconButton class="close" aria-label="Close" (click)="drawer.dismiss()">
+      <mat-icon svgIcon="close" />
+    </button>
     @switch (way.side) {
       @case ('add') {
+        <h2>{{ way.name }}</h2>
         <kt-pick-panel [besides]="editor.sheet()?.id ?? ''" (picked)="put($event)" />
       }
       @case ('compose') {
@@ -36,13 +33,22 @@ import { sheetComposeActions } from './sheet-compose';
   `,
   styles: `
     :host {
-      display: grid;
-      grid-template-rows: auto minmax(0, 1fr);
+      position: relative;
+      display: flex;
+      flex-direction: column;
       height: 75dvh;
+    }
+
+    .close {
+      position: absolute;
+      z-index: 1;
+      inset-inline-end: 0;
     }
 
     kt-pick-panel,
     kt-compose-card {
+      flex: 1 1 auto;
+      min-height: 0;
       padding-inline: 0;
       overflow-y: auto;
     }

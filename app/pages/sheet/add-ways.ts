@@ -42,7 +42,7 @@ export function comesFromBelow(way: AddWay, injector: Injector): boolean {
   if (!injector.get(BreakpointObserver).isMatched(phone)) return false;
   void Promise.all([import('@angular/material/bottom-sheet'), import('./add-drawer')]).then(
     ([{ MatBottomSheet }, { AddDrawer }]) =>
-      injector.get(MatBottomSheet).open(AddDrawer, { data: way, injector, ariaLabel: way.name }),
+      injector.get(MatBottomSheet).open(AddDrawer, { data: way, injector, ariaLabel: way.name, autoFocus: 'dialog' }),
   );
   return true;
 }
