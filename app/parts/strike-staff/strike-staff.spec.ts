@@ -169,4 +169,24 @@ describe('the strike staff', () => {
     ]);
     expect(svg?.querySelectorAll('.ring').length).toBe(1);
   });
+
+  it('gives way in a row of a list, as long as its numbers can be read', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const fixture = TestBed.createComponent(StrikeStaff);
+    fixture.componentRef.setInput('combination', combinationOf('1 2 3 4 5 6'));
+    fixture.componentRef.setInput('dense', true);
+    const host = fixture.nativeElement as HTMLElement;
+    document.body.append(host);
+    await fixture.whenStable();
+    const widthIn = (room: number): number => {
+      host.style.width = `${room}px`;
+      return host.querySelector('svg')?.getBoundingClientRect().width ?? 0;
+    };
+    const whole = widthIn(900);
+    expect(whole).toBeGreaterThan(150);
+    expect(widthIn(whole + 10)).toBeCloseTo(whole, 3);
+    expect(widthIn(whole * 0.9)).toBeCloseTo(whole * 0.9, 0);
+    expect(widthIn(whole / 2)).toBeCloseTo(whole * 0.75, 0);
+    host.remove();
+  });
 });

@@ -23,6 +23,9 @@ import { SettingsService } from '../../services/settings.service';
 import { layoutStaff } from './layout';
 import { outlinePath } from './outlines';
 
+/** A staff in a row gives way to what stands beside it, but not so far that its numbers cannot be read; then it is cut. */
+const leastShare = 0.75;
+
 /**
  * The strike staff: a combination drawn on two staves, lead above rear, each with its levels. One component from list
  * row to wall; sizes are set by `scale`, or by the room it is given where `scale` is null.
@@ -96,4 +99,5 @@ export class StrikeStaff {
     describeCombination(this.combination(), this.added(), this.study(), this.settings.settings().kickSchool),
   );
   protected readonly outlinePath = outlinePath;
+  protected readonly leastShare = leastShare;
 }
