@@ -1,5 +1,15 @@
+import { FocusKeyManager } from '@angular/cdk/a11y';
 import { CdkDrag, type CdkDragEnd } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  Injector,
+  input,
+  output,
+  viewChildren,
+} from '@angular/core';
 import {
   isMovable,
   leafName,
@@ -16,6 +26,7 @@ import {
   type SessionTime,
   type Timeline,
 } from '../../../core/index';
+import { Focusable } from '../../parts/focusable';
 
 /** A call, or what is not said, as it stands on the ruler. */
 interface Row {
@@ -41,7 +52,7 @@ const gridMs: Milliseconds = 100;
 /** The script on a time ruler beside the session: work and rest, stance bands, calls to scale at their moment, what is not said. */
 @Component({
   selector: 'kt-call-ruler',
-  imports: [CdkDrag],
+  imports: [CdkDrag, Focusable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="ruler" [style.height.px]="height()">
@@ -96,6 +107,7 @@ const gridMs: Milliseconds = 100;
           <li [style.top.px]="row.y">
             <button
               type="button"
+              [ktFocusable]="row.key"
               [attr.data-call]="row.unsaid ? null : row.key"
               [attr.data-unsaid]="row.unsaid ? row.key : null"
               [attr.aria-pressed]="row.key === selected()"
@@ -131,6 +143,22 @@ export class CallRuler {
   readonly picked = output<string>();
   /** A call dragged to another moment of its window. */
   readonly moved = output<{ readonly call: Call; readonly at: SessionTime }>();
+
+  private readonly all = viewChildren(Focusable);
+  private readonly keys = new FocusKeyManager(this.all, inject(Injector));
+
+  /** Gives the focus to a call, said or not, by its key in the script. */
+  focus(key: string): void {
+    const at = this.all().findIndex(({ id }) => id() === key);
+    if (at >= 0) this.keys.setActiveItem(at);
+  }
+
+  /** Gives the focus to the one above it (-1) or below it (1). */
+  go(key: string, by: -1 | 1): void {
+    this.focus(key);
+    if (by === -1) this.keys.setPreviousItemActive();
+    else this.keys.setNextItemActive();
+  }
 
   private readonly short = computed(() => new Set(this.script().shortened.map(({ key }) => key)));
   protected readonly rows = computed((): Row[] => {

@@ -59,7 +59,7 @@ import { Told } from '../../services/told';
 import { VoiceService } from '../../services/voice.service';
 import type { AudioRequest } from '../../workers/protocol';
 import { CallForm } from './call-form';
-import { callOf, callRows, callShortcuts } from './call-keys';
+import { callShortcuts } from './call-keys';
 import { CallRuler } from './call-ruler';
 import { CallSheet } from './call-sheet';
 import { Listener } from './listener';
@@ -117,6 +117,7 @@ export class CallsPage {
   private readonly settings = inject(SettingsService);
 
   protected readonly script = viewChild<ElementRef<HTMLElement>>('script');
+  private readonly ruler = viewChild(CallRuler);
   protected readonly selected = signal<string | null>(null);
   protected readonly scale = signal(6);
   private readonly told = inject(Told);
@@ -143,10 +144,7 @@ export class CallsPage {
       if (key === null) return;
       afterNextRender(
         () => {
-          if (document.activeElement === document.body)
-            callRows()
-              .find((row) => callOf(row) === key)
-              ?.focus();
+          if (document.activeElement === document.body) this.ruler()?.focus(key);
         },
         { injector: this.injector },
       );
@@ -287,10 +285,7 @@ export class CallsPage {
     keys.use(
       'A call',
       callShortcuts({
-        go: (row, by) => {
-          const all = callRows();
-          all[all.indexOf(row) + by]?.focus();
-        },
+        go: (call, by) => this.ruler()?.go(call, by),
         shift: (call, by) => this.shift(call, by),
         mute: (call) => this.mute(call),
         lock: (call) => this.lock(call),

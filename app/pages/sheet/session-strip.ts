@@ -3,8 +3,6 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
-  Directive,
-  ElementRef,
   inject,
   Injector,
   input,
@@ -13,18 +11,8 @@ import {
 } from '@angular/core';
 import { MatTooltip } from '@angular/material/tooltip';
 import { leafPercent, sayClock, type Leaf, type Milliseconds, type Timeline } from '../../../core/index';
+import { Focusable } from '../../parts/focusable';
 import type { BlockRow } from '../../services/block-rows';
-
-/** One block of the strip, for the keys that go from one to the next. */
-@Directive({ selector: 'button[ktSegment]' })
-export class Segment {
-  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
-  readonly id = input.required<string>({ alias: 'ktSegment' });
-
-  focus(): void {
-    this.element.nativeElement.focus();
-  }
-}
 
 /** The work of a block as one outline, a bar for each leaf: an hour may have hundreds. */
 interface Bars {
@@ -50,7 +38,7 @@ function barsOf(leaves: readonly Leaf[]): Bars {
  */
 @Component({
   selector: 'kt-session-strip',
-  imports: [MatTooltip, Segment],
+  imports: [Focusable, MatTooltip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(keydown)': 'keys.onKeydown($event)' },
   template: `
@@ -59,7 +47,7 @@ function barsOf(leaves: readonly Leaf[]): Bars {
         <button
           type="button"
           matTooltipPosition="above"
-          [ktSegment]="segment.id"
+          [ktFocusable]="segment.id"
           [class]="segment.kind"
           [class.selected]="segment.selected"
           [tabIndex]="segment.selected ? 0 : -1"
@@ -125,11 +113,11 @@ export class SessionStrip {
   readonly selected = input<string | null>(null);
   readonly picked = output<string>();
 
-  private readonly all = viewChildren(Segment);
+  private readonly all = viewChildren(Focusable);
   protected readonly keys = this.keyManager();
 
   /** Arrow keys go from block to block and show each where it stands. */
-  private keyManager(): FocusKeyManager<Segment> {
+  private keyManager(): FocusKeyManager<Focusable> {
     const keys = new FocusKeyManager(this.all, inject(Injector)).withHorizontalOrientation('ltr').withHomeAndEnd();
     keys.change.subscribe(() => {
       if (keys.activeItem) this.picked.emit(keys.activeItem.id());

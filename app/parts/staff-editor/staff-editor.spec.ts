@@ -49,6 +49,23 @@ describe('placing moves on the staff', () => {
     expect(await press(0, 'ArrowLeft', { altKey: true })).toBe('3 1b sl');
   });
 
+  it('is gone through by arrow keys, to its ends by Home and End', async () => {
+    const { boxes, press, host } = await setUp('1 2 3');
+    const at = (): number => boxes().findIndex((box) => box === document.activeElement);
+    for (const [from, key, to] of [
+      [0, 'ArrowRight', 1],
+      [1, 'End', 2],
+      [2, 'ArrowLeft', 1],
+      [1, 'Home', 0],
+      [0, 'ArrowLeft', 0],
+    ] as const) {
+      boxes()[from]?.focus();
+      await press(from, key);
+      expect(at()).withContext(`${key} at ${from}`).toBe(to);
+    }
+    host.remove();
+  });
+
   it('never empties the combination', async () => {
     const { press } = await setUp('1');
     expect(await press(0, 'Delete')).toBe('1');

@@ -1,4 +1,4 @@
-import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { FocusKeyManager, LiveAnnouncer } from '@angular/cdk/a11y';
 import { CdkDrag, type CdkDragDrop, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
 import type { ElementRef } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
@@ -9,10 +9,12 @@ import {
   Component,
   computed,
   inject,
+  Injector,
   input,
   output,
   signal,
   viewChild,
+  viewChildren,
 } from '@angular/core';
 import {
   describeCombination,
@@ -37,6 +39,7 @@ import {
 } from '../../../core/index';
 import { glyphHeight, layoutStaff } from '../strike-staff/layout';
 import type { StaffLayout } from '../strike-staff/staff';
+import { Focusable } from '../focusable';
 import { StrikeStaff } from '../strike-staff/strike-staff';
 
 /** One item of the combination as a box over its drawing. */
@@ -92,7 +95,7 @@ const offered: readonly (Move | Slot)[] = [
 /** Places moves on the staff by keyboard, press or drag; works on moves, never on text. */
 @Component({
   selector: 'kt-staff-editor',
-  imports: [MatButtonModule, MatTooltip, CdkDrag, CdkDropList, CdkDropListGroup, StrikeStaff],
+  imports: [MatButtonModule, MatTooltip, CdkDrag, CdkDropList, CdkDropListGroup, Focusable, StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './staff-editor.html',
   styleUrl: './staff-editor.scss',
@@ -106,6 +109,8 @@ export class StaffEditor {
 
   private readonly application = inject(ApplicationRef);
   private readonly live = inject(LiveAnnouncer);
+  private readonly places = viewChildren(Focusable);
+  private readonly keys = new FocusKeyManager(this.places, inject(Injector));
   private readonly board = viewChild<ElementRef<HTMLElement>>('board');
   protected readonly offered = offered;
   protected readonly scale = scale;
@@ -197,12 +202,7 @@ export class StaffEditor {
     this.at.set(at);
     this.changed.emit(combination);
     this.application.tick();
-    if (focus) this.focus(at);
-  }
-
-  private focus(at: number): void {
-    this.at.set(at);
-    this.board()?.nativeElement.querySelectorAll<HTMLElement>('.box')[at]?.focus();
+    if (focus) this.keys.setActiveItem(at);
   }
 
   protected onKey(event: KeyboardEvent, index: number): void {
@@ -214,7 +214,9 @@ export class StaffEditor {
     const digit = /^[1-6]$/.test(event.key) ? offered[Number(event.key) - 1] : undefined;
     if (event.ctrlKey || event.metaKey || !item) return;
     if (sideways !== 0 && event.altKey) this.reorder(index, to, item);
-    else if (sideways !== 0) this.focus(to);
+    else if (sideways !== 0) this.keys.setActiveItem(to);
+    else if (event.key === 'Home') this.keys.setFirstItemActive();
+    else if (event.key === 'End') this.keys.setLastItemActive();
     else if (upright !== 0 && item.kind === 'move') {
       const moved = stepPlace(item, upright);
       if (moved) {
