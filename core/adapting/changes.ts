@@ -1,6 +1,6 @@
 import { schemeOrSix } from '../notation/stored';
 import { sayClock } from '../clock-text';
-import { alike } from '../merging/alike';
+import { alike, type Fields } from '../merging/alike';
 import { blockNames } from '../timeline/block-names';
 import { compile } from '../timeline/compile';
 import { sayEffort } from '../mechanics/effort';
@@ -28,8 +28,9 @@ const ofSheet: Readonly<
   note: 'Note',
   head: 'Head of the text',
 };
-type Told = 'ms' | 'times' | 'restMs' | 'goal' | 'bag' | 'title' | 'switchStance' | 'learnThenMirror';
-const ofBlock: Readonly<Record<Exclude<keyof Block, 'id' | 'pieces' | Told>, string>> = {
+/** What a block tells with its figures. */
+type Figured = 'ms' | 'times' | 'restMs' | 'goal' | 'bag' | 'title' | 'switchStance' | 'learnThenMirror';
+const ofBlock: Readonly<Record<Exclude<keyof Block, 'id' | 'pieces' | Figured>, string>> = {
   kind: 'kind',
   says: 'calls of the coach',
   focuses: 'reminders',
@@ -37,10 +38,10 @@ const ofBlock: Readonly<Record<Exclude<keyof Block, 'id' | 'pieces' | Told>, str
 };
 
 /** The words of what is not the same. */
-function others<T extends object>(words: Readonly<Partial<Record<keyof T, string>>>, before: T, after: T): string[] {
-  return Object.entries<string | undefined>(words)
-    .filter(([key]) => !alike(before[key as keyof T], after[key as keyof T]))
-    .map(([, word]) => `${word ?? ''} changed`);
+function others(words: Readonly<Record<string, string>>, before: Fields, after: Fields): string[] {
+  return Object.entries(words)
+    .filter(([key]) => !alike(before[key], after[key]))
+    .map(([, word]) => `${word} changed`);
 }
 
 /**

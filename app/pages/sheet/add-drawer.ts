@@ -11,7 +11,10 @@ import type { AddWay } from './add-ways';
 import { Rows } from './rows';
 import { sheetComposeActions } from './sheet-compose';
 
-/** What is added, on a phone: it comes over the sheet from below, and goes when something was picked. */
+/**
+ * What is added, on a phone: it comes over the sheet from below, and goes when something was picked. Of what is composed
+ * several may be put in.
+ */
 @Component({
   selector: 'kt-add-drawer',
   imports: [ComposeCard, MatButtonModule, MatIcon, PickPanel],

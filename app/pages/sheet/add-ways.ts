@@ -19,16 +19,14 @@ export const addWays = [
     side: 'add',
     name: 'From the library',
     offers: 'Formats, exercises, templates, the book, past sheets',
-    keys: ['Alt+a'],
-    shownKey: 'Alt A',
+    key: 'Alt+a',
     does: 'Pick something to put in',
   },
   {
     side: 'compose',
     name: 'Compose',
     offers: 'Combinations by wishes',
-    keys: ['Alt+c'],
-    shownKey: 'Alt C',
+    key: 'Alt+c',
     does: 'Compose beside the sheet',
   },
 ] as const;

@@ -110,10 +110,6 @@ export class Rows {
 
   /** Puts in what was typed, behind the chosen row. */
   addTyped(entered: Entered): void {
-    this.told.doing(() => this.addPieces(entered));
-  }
-
-  private addPieces(entered: Entered): void {
     const block = this.editor.selectedBlock();
     const [piece, ...more] = piecesOf(entered);
     if (!piece) return;

@@ -43,7 +43,7 @@ import { BookService } from '../../services/book.service';
 import { FilesService } from '../../services/files.service';
 import { BlockView, type PieceDrop } from './block-view';
 import { Editor } from '../../services/editor';
-import { isTyping, KeysService } from '../../services/keys.service';
+import { isTyping, KeysService, sayKey } from '../../services/keys.service';
 import { addedKinds, addWays, comesFromBelow, type AddWay } from './add-ways';
 import { EntryBar } from './entry-bar';
 import { MarkedBar } from './marked-bar';
@@ -137,6 +137,7 @@ export class SheetPage {
   protected readonly finding = signal(false);
   protected readonly kinds = addedKinds;
   protected readonly ways = addWays;
+  protected readonly sayKey = sayKey;
 
   /** Few fingers wide: blocks are added from one menu. */
   protected readonly narrow = toSignal(
@@ -192,7 +193,7 @@ export class SheetPage {
     if (piece?.kind === 'combination')
       this.told.apply((sheet) => changePiece(sheet, { ...piece, text, ms: ms ?? piece.ms }));
     else if (piece?.kind === 'build') this.told.apply((sheet) => changePiece(sheet, { ...piece, goal: text }));
-    else this.rows.addTyped(entered);
+    else this.told.doing(() => this.rows.addTyped(entered));
     if (editing !== null) this.stopEditing();
   }
 
@@ -284,7 +285,7 @@ export class SheetPage {
       { keys: ['Alt+m'], does: 'Take the first mend', typing: true, press: () => this.mendFirst() },
       { keys: ['Alt+t'], does: 'The sheet as text', typing: true, press: () => this.toggleSide('text') },
       ...addWays.map((way) => ({
-        keys: way.keys,
+        keys: [way.key],
         does: way.does,
         typing: true,
         press: () => this.show(way, true),
