@@ -91,6 +91,12 @@ describe('a list of changes', () => {
       expect(listChanges(without, whole)).toEqual(['Round 1 put in, 2:00']);
     });
 
+    it('counts what was put in beside it', () => {
+      const cool = { ...core, id: 'cool', kind: 'cool-down' as const };
+      const more = { ...moveBlock(whole, core.id, 0), blocks: [...moveBlock(whole, core.id, 0).blocks, cool] };
+      expect(listChanges(whole, more)).toEqual(['Core moved, now 1 of 5', 'Cool-down put in, 1:00']);
+    });
+
     it('says of several that they were', () => {
       const both = moveMarked(whole, new Set([core.id, round.id]), -1);
       expect(both.blocks.map(({ kind }) => kind)).toEqual(['round', 'core', 'warm-up', 'rest']);
@@ -124,6 +130,7 @@ describe('a list of changes', () => {
   it('is told in one line by its first, and how many more there are', () => {
     expect(sayChanges(before, before)).toBeNull();
     expect(sayChanges(before, { ...before, bag: 'shadow' })).toBe('Bag: heavy → shadow');
+    expect(sayChanges(before, { ...before, bag: 'shadow', note: 'x' })).toBe('Bag: heavy → shadow, and 1 more');
     expect(sayChanges(before, { ...before, bag: 'shadow', note: 'x', title: 'y' })).toBe(
       'Title: Tower → y, and 2 more',
     );

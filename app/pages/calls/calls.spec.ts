@@ -63,6 +63,25 @@ describe('the calls of a sheet', () => {
     fixture.destroy();
   });
 
+  it('are gone through by arrow keys, and no further than their ends', async () => {
+    const fixture = await open(sheetOf('round 2:00: 1 2 3'));
+    const rows = [...host(fixture).querySelectorAll<HTMLElement>('[data-call], [data-unsaid]')];
+    expect(rows.length).toBeGreaterThan(3);
+    const goes = (from: number, key: string): number => {
+      rows[from]?.focus();
+      rows[from]?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+      return rows.findIndex((row) => row === document.activeElement);
+    };
+    const last = rows.length - 1;
+    expect([goes(0, 'ArrowDown'), goes(2, 'ArrowUp'), goes(0, 'ArrowUp'), goes(last, 'ArrowDown')]).toEqual([
+      1,
+      1,
+      0,
+      last,
+    ]);
+    fixture.destroy();
+  });
+
   it('are moved, locked and muted by keys, also where they are not said', async () => {
     const fixture = await open(sheetOf('round 2:00: 1 2 3'));
     const focus = (): HTMLElement | null => host(fixture).querySelector('[data-call$="focus"]');
