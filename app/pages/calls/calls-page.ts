@@ -17,24 +17,17 @@ import { MatSliderModule } from '@angular/material/slider';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatTooltip } from '@angular/material/tooltip';
 import { MatCheckbox } from '@angular/material/checkbox';
-import { NumberField } from '../../parts/fields/number-field';
 import { MatButtonModule } from '@angular/material/button';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatMenuModule } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import {
   allCalls,
-  balanceOf,
   callKinds,
-  headSchema,
   isMovable,
   sayClock,
   sayTenths,
-  stancePlans,
-  stanceTimes,
   writeSrt,
-  usualPieces,
-  usualStances,
   writeVtt,
   type Call,
   type CallEdit,
@@ -42,13 +35,11 @@ import {
   type Finding,
   type SessionTime,
   type Settings,
-  type Sheet,
   type Milliseconds,
   type SheetCalls,
   type TechniqueFocus,
   type Wordings,
 } from '../../../core/index';
-import { orNothing, ChoiceField } from '../../parts/fields/choice-field';
 import { Saved } from '../../parts/saved';
 import { Editor } from '../../services/editor';
 import { FilesService } from '../../services/files.service';
@@ -64,10 +55,9 @@ import { CallRuler } from './call-ruler';
 import { CallSheet } from './call-sheet';
 import { Listener } from './listener';
 import { SoundFile } from './sound-file';
+import { StancePlan } from './stance-plan';
 import { FindingsPanel } from '../../parts/findings-panel';
 import { WordingsForm } from '../../parts/wordings-form';
-
-type Stances = NonNullable<Sheet['stances']>;
 
 const speakers: Readonly<Record<Settings['voice'], string>> = {
   rms: 'The low voice speaks',
@@ -90,8 +80,6 @@ const talking: Readonly<Record<Settings['talk'], string>> = {
     MatExpansionModule,
     MatTooltip,
     MatCheckbox,
-    ChoiceField,
-    NumberField,
     MatButtonModule,
     CallForm,
     CallRuler,
@@ -100,6 +88,7 @@ const talking: Readonly<Record<Settings['talk'], string>> = {
     MatMenuModule,
     RouterLink,
     Saved,
+    StancePlan,
     WordingsForm,
   ],
   providers: [Editor, Listener, SoundFile, Told],
@@ -126,8 +115,6 @@ export class CallsPage {
   /** The call that a key has last changed. */
   private key: string | null = null;
   protected readonly kinds = callKinds.filter((kind) => kind !== 'bell');
-  protected readonly plans = orNothing('as the blocks say', stancePlans);
-  protected readonly stanceSchemas = headSchema.shape.stances.def.innerType.shape;
 
   /** Made in a worker, again with every change. */
   protected readonly made = toSignal(inject(ScriptService).of(toObservable(this.editor.sheet)));
@@ -171,24 +158,11 @@ export class CallsPage {
         .flatMap((call) => this.voices.missing(call)),
     ),
   ]);
-  protected readonly balance = computed(() => {
-    const [sums, timeline] = [this.editor.tally(), this.editor.timeline()];
-    if (!sums || !timeline) return null;
-    const { strikes, ms, left, balanced } = balanceOf(sums);
-    const { natural, other, changes } = stanceTimes(timeline);
-    return {
-      balanced,
-      strikes: `left ${Math.round(strikes.left)}, right ${Math.round(strikes.right)} strikes (${Math.round(left * 100)} %)`,
-      times: `left ${Math.round(ms.left / 1000)} s, right ${Math.round(ms.right / 1000)} s of striking`,
-      stances: `natural stance ${sayClock(natural)}, other stance ${sayClock(other)}, ${changes} ${changes === 1 ? 'change' : 'changes'}`,
-    };
-  });
   /** Who speaks and how much, from the settings. */
   protected readonly how = computed(() => {
     const { voice, talk, countFrom } = this.settings.settings();
     return `${speakers[voice]}; ${talking[talk]}; counted from ${countFrom}.`;
   });
-  protected readonly plan = computed(() => this.editor.sheet()?.stances?.plan);
   protected readonly quiet = computed(() => this.editor.sheet()?.calls?.quiet ?? []);
   /** What is found about stances and about the time to say things. */
   protected readonly saidFindings = computed(() =>
@@ -239,17 +213,6 @@ export class CallsPage {
     this.putCalls({ quiet: now.length > 0 ? now : undefined });
   }
 
-  protected putPlan(plan: Stances['plan'] | undefined): void {
-    this.editor.apply((sheet) => {
-      const { stances, ...plain } = sheet;
-      return plan ? { ...plain, stances: { ...usualStances, ...stances, plan } } : plain;
-    });
-  }
-
-  protected putStances(change: Partial<Stances>): void {
-    this.editor.apply((sheet) => (sheet.stances ? { ...sheet, stances: { ...sheet.stances, ...change } } : sheet));
-  }
-
   /** Plays from the chosen call, else from what is in view. */
   protected listen(script: HTMLElement): void {
     const [made, timeline, call] = [this.made(), this.editor.timeline(), this.call()];
@@ -274,7 +237,6 @@ export class CallsPage {
   }
 
   protected readonly clock = sayClock;
-  protected readonly usualPieces = usualPieces;
 
   protected print(): void {
     window.print();

@@ -1,0 +1,57 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import {
+  balanceOf,
+  headSchema,
+  sayClock,
+  stancePlans,
+  stanceTimes,
+  usualPieces,
+  usualStances,
+  type Sheet,
+} from '../../../core/index';
+import { ChoiceField, orNothing } from '../../parts/fields/choice-field';
+import { NumberField } from '../../parts/fields/number-field';
+import { Editor } from '../../services/editor';
+
+type Stances = NonNullable<Sheet['stances']>;
+
+/** When the class changes over, and what comes of it for both sides. */
+@Component({
+  selector: 'kt-stance-plan',
+  imports: [ChoiceField, NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './stance-plan.html',
+  styleUrl: './stance-plan.scss',
+})
+export class StancePlan {
+  private readonly editor = inject(Editor);
+  readonly sheet = input.required<Sheet>();
+
+  protected readonly plans = orNothing('as the blocks say', stancePlans);
+  protected readonly stanceSchemas = headSchema.shape.stances.def.innerType.shape;
+  protected readonly usualPieces = usualPieces;
+  protected readonly plan = computed(() => this.sheet().stances?.plan);
+  protected readonly balance = computed(() => {
+    const [sums, timeline] = [this.editor.tally(), this.editor.timeline()];
+    if (!sums || !timeline) return null;
+    const { strikes, ms, left, balanced } = balanceOf(sums);
+    const { natural, other, changes } = stanceTimes(timeline);
+    return {
+      balanced,
+      strikes: `left ${Math.round(strikes.left)}, right ${Math.round(strikes.right)} strikes (${Math.round(left * 100)} %)`,
+      times: `left ${Math.round(ms.left / 1000)} s, right ${Math.round(ms.right / 1000)} s of striking`,
+      stances: `natural stance ${sayClock(natural)}, other stance ${sayClock(other)}, ${changes} ${changes === 1 ? 'change' : 'changes'}`,
+    };
+  });
+
+  protected putPlan(plan: Stances['plan'] | undefined): void {
+    this.editor.apply((sheet) => {
+      const { stances, ...plain } = sheet;
+      return plan ? { ...plain, stances: { ...usualStances, ...stances, plan } } : plain;
+    });
+  }
+
+  protected putStances(change: Partial<Stances>): void {
+    this.editor.apply((sheet) => (sheet.stances ? { ...sheet, stances: { ...sheet.stances, ...change } } : sheet));
+  }
+}
