@@ -264,10 +264,18 @@ export class CallsPage {
     ]);
   }
 
+  /** The call, where it can stand at more than one moment; else that is told. */
+  private movable(key: string): Call | null {
+    const call = this.calls().find((each) => each.key === key);
+    if (call && isMovable(call)) return call;
+    void this.live.announce('It has one moment only');
+    return null;
+  }
+
   /** Moves a call inside its window. */
   private shift(key: string, by: Milliseconds): void {
-    const call = this.calls().find((each) => each.key === key);
-    if (!call || !isMovable(call)) return;
+    const call = this.movable(key);
+    if (!call) return;
     this.selected.set(key);
     this.key = key;
     const at = Math.min(call.closes - call.ms, Math.max(call.opens, call.at + by));
@@ -285,8 +293,8 @@ export class CallsPage {
   private lock(key: string): void {
     this.key = key;
     const before = this.edits().find((each) => each.key === key);
-    const call = this.calls().find((each) => each.key === key);
-    if (!call || !isMovable(call)) return;
+    const call = this.movable(key);
+    if (!call) return;
     const locks = before?.atMs === undefined;
     this.putEdit(key, { ...before, key, atMs: locks ? call.at - call.opens : undefined });
     void this.live.announce(locks ? `Locked at ${sayTenths(call.at)}` : 'No longer locked');

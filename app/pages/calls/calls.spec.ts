@@ -73,6 +73,10 @@ describe('the calls of a sheet', () => {
       return rows.findIndex((row) => row === document.activeElement);
     };
     const last = rows.length - 1;
+    rows
+      .find((row) => row.querySelector('.say')?.textContent === 'three')
+      ?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', altKey: true, bubbles: true }));
+    await until(() => heard() === 'It has one moment only');
     expect([goes(0, 'ArrowDown'), goes(2, 'ArrowUp'), goes(0, 'ArrowUp'), goes(last, 'ArrowDown')]).toEqual([
       1,
       1,
