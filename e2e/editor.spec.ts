@@ -141,8 +141,8 @@ test.describe('a sheet a coach can live in', () => {
     await page.setViewportSize({ width: 390, height: 844 });
     await page.goto('/sheets');
     await page.getByRole('button', { name: 'New sheet' }).first().click();
-    const add = page.getByRole('button', { name: 'Add', exact: true }).first();
-    await add.click();
+    const tools = page.getByRole('toolbar', { name: 'Sheet tools' });
+    await tools.getByRole('button', { name: 'Add', exact: true }).click();
     await page.getByRole('menuitem', { name: /From the library/ }).click();
     const drawer = page.getByRole('dialog', { name: 'From the library' });
     await drawer.getByLabel('Search what to put in').fill('four pairs');

@@ -55,7 +55,11 @@ export const views: readonly ViewState[] = [
     prepare: async (page) => {
       await page.locator('kt-block-view').first().waitFor();
       await page.setViewportSize({ width: 390, height: 844 });
-      await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+      // Not the one of the entry line.
+      await page
+        .getByRole('toolbar', { name: 'Sheet tools' })
+        .getByRole('button', { name: 'Add', exact: true })
+        .click();
       await page.getByRole('menuitem', { name: /From the library/ }).click();
       await page.getByLabel('Search what to put in').waitFor();
     },
