@@ -1,4 +1,5 @@
-import { Dexie, type DexieOptions, type Table } from 'dexie';
+import type { DexieOptions, Table } from 'dexie';
+import { Dexie } from 'dexie/dist/modern/dexie.mjs';
 import type { SheetFigures } from './figures';
 import type { BookEntry, Digest, LogEntry, Sheet, UnfinishedRun } from '../../core/index';
 

@@ -1,4 +1,4 @@
-import { Dexie } from 'dexie';
+import { Dexie } from 'dexie/dist/modern/dexie.mjs';
 import { anyEntry, type LogEntry } from '../../core/index';
 import { demoLog } from '../../demo/log';
 import { LogSums } from '../workers/log-sums';

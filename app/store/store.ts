@@ -1,5 +1,5 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { Dexie, liveQuery } from 'dexie';
+import { Dexie, liveQuery } from 'dexie/dist/modern/dexie.mjs';
 import {
   filter,
   firstValueFrom,
