@@ -127,10 +127,13 @@ export function listChanges(before: Sheet, after: Sheet): string[] {
       said.push(`${name} taken out`);
       continue;
     }
+    // Most of a long sheet is the very same after a change.
+    if (now === block) continue;
     for (const change of blockChanges(block, now)) said.push(`${name}: ${change}`);
     const pieces = new Map(now.pieces.map((piece) => [piece.id, piece]));
     for (const piece of block.pieces) {
       const other = pieces.get(piece.id);
+      if (other === piece) continue;
       const changes = other
         ? pieceChanges(piece, other, after)
         : [`${pieceName(piece, schemeOrSix(before.numbers))} taken out`];
