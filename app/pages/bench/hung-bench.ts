@@ -59,7 +59,7 @@ const amplitude = 0.32;
         <span class="phase soft">{{ phase() }}</span>
       </div>
       <div class="stack">
-        <div class="fields">
+        <div class="field-grid">
           <kt-measure-field
             label="Chain, hook to bag"
             [value]="bag().chain"

@@ -14,7 +14,7 @@ const heardRounds = 4;
   imports: [ChoiceField, NumberField, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="fields">
+    <div class="field-grid">
       <kt-number-field
         label="Rebounds a minute"
         [value]="rate()"

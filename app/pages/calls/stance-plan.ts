@@ -21,7 +21,6 @@ type Stances = NonNullable<Sheet['stances']>;
   imports: [ChoiceField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stance-plan.html',
-  styleUrl: './stance-plan.scss',
 })
 export class StancePlan {
   private readonly editor = inject(Editor);

@@ -5,6 +5,7 @@ import { ComposeCard } from '../../parts/compose/compose-card';
 import { composeActions } from '../../parts/compose/compose-actions';
 import { PickPanel } from '../../parts/pick-panel';
 import { Editor } from '../../services/editor';
+import { Told } from '../../services/told';
 import { FindingsPanel } from '../../parts/findings-panel';
 import { FaultsPanel } from './faults-panel';
 import { Glance } from './glance';
@@ -50,6 +51,7 @@ export type SideTab = (typeof tabs)[number]['id'] | 'compose';
 export class SidePanel {
   protected readonly editor = inject(Editor);
   protected readonly rows = inject(Rows);
+  private readonly told = inject(Told);
   readonly sheet = input.required<Sheet>();
   readonly side = model.required<SideTab>();
   protected readonly tabs = tabs;
@@ -75,7 +77,7 @@ export class SidePanel {
 
   protected mend(finding: Finding, at: number): void {
     const mend = finding.mends[at];
-    if (mend) this.editor.apply(mend.edit);
+    if (mend) this.told.apply(mend.edit);
   }
 
   protected addMend(fault: TrainingFault): void {
