@@ -7,10 +7,10 @@ import {
   type EnvironmentProviders,
 } from '@angular/core';
 import { provideRouter } from '@angular/router';
-import { provideServiceWorker } from '@angular/service-worker';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { TestBed } from '@angular/core/testing';
 import type { LogEntry } from '../core/index';
+import { demoFile, type DemoFile } from '../demo/rows';
 import { LogService } from './services/log.service';
 import { SheetsService, type Page } from './services/sheets.service';
 import type { StoredSheet } from './store/database';
@@ -23,10 +23,12 @@ export function testProviders(): (Provider | EnvironmentProviders)[] {
     provideZonelessChangeDetection(),
     provideIcons(),
     provideRouter([]),
-    provideServiceWorker('', { enabled: false }),
     { provide: databaseName, useValue: `spec-${crypto.randomUUID()}` },
   ];
 }
+
+/** The demo as the build writes it. */
+export const builtDemo = (): Promise<DemoFile> => Promise.resolve(demoFile());
 
 /** The sheets that are stored, as a list shows them; undefined until storage has answered. */
 export function sheetsHere(): Signal<Page<StoredSheet> | undefined> {

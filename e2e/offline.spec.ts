@@ -1,5 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
-import { createHash } from 'node:crypto';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
@@ -26,6 +25,29 @@ const end = (server: ChildProcess): Promise<unknown> =>
     server.kill();
   });
 
+/** A copy of the build in a folder of its own. */
+function copyOfBuild(folder: string): string {
+  rmSync(folder, { recursive: true, force: true });
+  mkdirSync(folder, { recursive: true });
+  cpSync('dist', folder, { recursive: true });
+  return folder;
+}
+
+const browserOf = (folder: string): string => join(folder, 'app/browser');
+
+/** Lists the files of a changed build anew, as the build does. */
+const listAnew = (folder: string): void => {
+  execFileSync(process.execPath, ['scripts/offline.mjs', browserOf(folder)]);
+};
+
+/** Makes a newer version of a build: another first page. */
+function makeNewer(folder: string): void {
+  const index = join(browserOf(folder), 'index.html');
+  writeFileSync(index, readFileSync(index, 'utf8').replace('<title>Keen Tempo</title>', `<title>${newer}</title>`));
+  listAnew(folder);
+}
+const newer = 'Keen Tempo, newer';
+
 /** Puts everything on the device, and what speaks own words. */
 async function installed(page: Page): Promise<void> {
   await page.goto(at('/settings'));
@@ -41,10 +63,7 @@ test('with the server gone everything works: all views, a run with its voice, ow
 }) => {
   test.slow();
   // A version that is served, and a newer one of it: another first page.
-  const folder = 'test-results/versions';
-  rmSync(folder, { recursive: true, force: true });
-  mkdirSync(folder, { recursive: true });
-  cpSync('dist', folder, { recursive: true });
+  const folder = copyOfBuild('test-results/versions');
   const first = await serve(folder);
   try {
     await installed(page);
@@ -91,14 +110,7 @@ test('with the server gone everything works: all views, a run with its voice, ow
   expect(sizes.every((bytes) => bytes > 1_000_000)).toBeTruthy();
 
   // The server comes back with a newer version, while the old page runs a session.
-  const index = join(folder, 'app/browser/index.html');
-  const table = join(folder, 'app/browser/ngsw.json');
-  const page2 = readFileSync(index, 'utf8').replace('<title>Keen Tempo</title>', '<title>Keen Tempo, newer</title>');
-  writeFileSync(index, page2);
-  const hash = createHash('sha1').update(page2).digest('hex');
-  const manifest = JSON.parse(readFileSync(table, 'utf8')) as { hashTable: Record<string, string> };
-  manifest.hashTable['/index.html'] = hash;
-  writeFileSync(table, JSON.stringify(manifest));
+  makeNewer(folder);
   const second = await serve(folder);
   try {
     await page.evaluate(() => dispatchEvent(new Event('online')));

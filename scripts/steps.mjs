@@ -54,9 +54,9 @@ function newest(path) {
 
 const browserFolder = join(root, 'dist/app/browser');
 
-/** Compresses what carries a hash in its name, and so is never written anew, once for all: the server sends it as it lies there. */
+/** Compresses once for all what is only written by the build: the server sends it as it lies there. */
 function compress() {
-  for (const name of readdirSync(browserFolder).filter((each) => /-[A-Z0-9]{8}\.(js|css|svg)$/.test(each)))
+  for (const name of readdirSync(browserFolder).filter((each) => /-[A-Z0-9]{8}\.(js|css|svg)$|^examples\.json$/.test(each)))
     writeFileSync(join(browserFolder, `${name}.gz`), gzipSync(readFileSync(join(browserFolder, name)), { level: 9 }));
 }
 
@@ -110,7 +110,10 @@ export async function build() {
     'demo',
     'server',
     'angular.json',
-    'ngsw-config.json',
+    'scripts/chunks.mjs',
+    'scripts/examples.mjs',
+    'scripts/offline.mjs',
+    'scripts/steps.mjs',
     'package-lock.json',
     'tsconfig.json',
     'tsconfig.app.json',
@@ -122,10 +125,15 @@ export async function build() {
     statSync(stamp).mtimeMs > Math.max(...sources.map(newest))
   )
     return;
-  await buildPlayer();
-  must(process.execPath, [...ng, 'build'], 'Building the application');
+  const { buildExamples } = await import('./examples.mjs');
+  await Promise.all([buildPlayer(), buildExamples()]);
+  must(process.execPath, [...ng, 'build', '--stats-json'], 'Building the application');
+  const { joinChunks } = await import('./chunks.mjs');
+  await joinChunks(browserFolder, join(root, 'dist/app/stats.json'));
   compress();
   checkInitial();
+  const { buildOfflineWorker } = await import('./offline.mjs');
+  await buildOfflineWorker(browserFolder);
   // Imported here: esbuild is there only once the packages are installed.
   const { build: bundle } = await import('esbuild');
   await bundle({

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { dayFromIso, newProgramme, programmePrefix, type ProgrammeWishes } from '../../core/index';
-import { testProviders } from '../spec-store.spec';
+import {builtDemo, testProviders} from '../spec-store.spec';
 import { allRows, contentOf, replaceRows } from '../store/backup-rows';
 import { seedDemo } from '../store/demo-rows';
 import { Store } from '../store/store';
@@ -19,7 +19,7 @@ describe('a backup', () => {
     TestBed.configureTestingModule({ providers: testProviders() });
     const store = TestBed.inject(Store);
     const { programme } = newProgramme('p', wishes, [], dayFromIso('2026-11-25') ?? 0);
-    await store.write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23)));
+    await store.write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23), builtDemo));
     await store.write('a programme', 'p', ({ choices }) =>
       choices.put({ key: `${programmePrefix}p`, value: programme }),
     );

@@ -51,6 +51,9 @@ export class Editor {
   /** One for each sheet that is opened: what the last one has still to write goes on by itself. */
   private readonly writer = signal<SheetWriter | null>(null);
   private following = Subscription.EMPTY;
+  /** Counts what was asked to be opened. */
+  private opening = 0;
+  private over = false;
 
   readonly sheet = this.state.asReadonly();
   readonly missing = signal(false);
@@ -100,12 +103,19 @@ export class Editor {
   });
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.following.unsubscribe());
+    inject(DestroyRef).onDestroy(() => {
+      this.over = true;
+      this.following.unsubscribe();
+    });
   }
 
+  /** Opens a sheet; of several asked for in a hurry the last one stands, whichever storage answers last. */
   async open(id: string): Promise<void> {
     this.following.unsubscribe();
+    const asked = (this.opening += 1);
+    const beginning = this.sheets.beginning(id);
     const history = await this.sheets.open(id);
+    if (asked !== this.opening || this.over) return;
     this.missing.set(history === null);
     this.clashes.set([]);
     this.marked.set(new Set());
@@ -118,6 +128,7 @@ export class Editor {
     this.writer.set(writer);
     this.take(history);
     this.selected.set(history.known.sheet.blocks[0]?.id ?? null);
+    if (beginning) void writer.begin(beginning);
     this.following = this.sheets.row$(id).subscribe((row) => writer.follow(row));
   }
 

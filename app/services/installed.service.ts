@@ -1,6 +1,8 @@
 import { inject, Injectable, signal } from '@angular/core';
-import { SwUpdate } from '@angular/service-worker';
-import { filter, interval, merge, fromEvent } from 'rxjs';
+import { fromEvent, interval, merge } from 'rxjs';
+import { kept, offlineWorkerAt, type Asked, type Kept } from '../offline/messages';
+import { whenIdle } from './when-idle';
+import { offlineUse } from './offline-use';
 
 /** Whether the product is on the device, so that it works with no server and no network. */
 export type Installed =
@@ -16,25 +18,33 @@ interface InstallPrompt extends Event {
 
 const megabyte = 1024 * 1024;
 const askForUpdatesEveryMs = 30 * 60_000;
+/** A worker that does not answer by then is busy fetching. */
+const answerWithinMs = 5000;
 
-/** Past the worker, which begins to fetch everything ahead only once nothing was asked of it for five seconds. */
-const tableAt = '/ngsw.json?ngsw-bypass';
-
-/** How many files the served version has, as the worker's own table says; 0 where no server answers. */
-async function filesOfVersion(): Promise<number> {
-  try {
-    const table: unknown = await (await fetch(tableAt)).json();
-    const has = typeof table === 'object' && table !== null && 'hashTable' in table ? table.hashTable : null;
-    return typeof has === 'object' && has !== null ? Object.keys(has).length : 0;
-  } catch {
-    return 0;
-  }
+/** How much the worker says is on the device; null where it does not say. */
+function howMuch(worker: ServiceWorker): Promise<Kept | null> {
+  return new Promise((done) => {
+    const { port1, port2 } = new MessageChannel();
+    const close = (answer: Kept | null): void => {
+      clearTimeout(late);
+      port1.close();
+      done(answer);
+    };
+    const late = setTimeout(() => close(null), answerWithinMs);
+    port1.onmessage = ({ data }) => {
+      const read = kept.safeParse(data);
+      close(read.success ? read.data : null);
+    };
+    worker.postMessage({ ask: 'how much' } satisfies Asked, [port2]);
+  });
 }
 
 /** The product on the device: how much of it is here, and whether a newer one is ready. */
 @Injectable({ providedIn: 'root' })
 export class InstalledService {
-  private readonly updates = inject(SwUpdate);
+  private registration: ServiceWorkerRegistration | null = null;
+  /** The browser, or the page's address, lets nothing be put on the device. */
+  private refused = false;
   readonly state = signal<Installed>({ kind: 'looking' });
   /** A newer version is on the device; it is taken when somebody asks for it. */
   readonly ready = signal(false);
@@ -47,18 +57,48 @@ export class InstalledService {
       this.offer.set(event as InstallPrompt);
     });
     addEventListener('appinstalled', () => this.offer.set(null));
-    if (!this.updates.isEnabled) return;
-    this.updates.versionUpdates
-      .pipe(filter(({ type }) => type === 'VERSION_READY'))
-      .subscribe(() => this.ready.set(true));
+    // Nobody waits for it: it is begun once the page has nothing else to do.
+    if (inject(offlineUse) && 'serviceWorker' in navigator) void whenIdle().then(() => this.register());
+  }
+
+  private async register(): Promise<void> {
+    try {
+      this.registration = await navigator.serviceWorker.register(offlineWorkerAt, { updateViaCache: 'none' });
+    } catch {
+      this.refused = true;
+      return;
+    }
+    const registration = this.registration;
+    // What this page fetches goes before what is fetched ahead.
+    new PerformanceObserver(() => registration.installing?.postMessage({ ask: 'wait' } satisfies Asked)).observe({
+      type: 'resource',
+    });
+    if (registration.waiting) this.ready.set(true);
+    this.follow(registration.installing);
+    fromEvent(registration, 'updatefound').subscribe(() => this.follow(registration.installing));
     merge(interval(askForUpdatesEveryMs), fromEvent(window, 'online')).subscribe(
-      () => void this.updates.checkForUpdate().catch(() => false),
+      () => void registration.update().catch(() => undefined),
     );
+  }
+
+  /** Says so when a version that is being fetched is there, beside one that was there before. */
+  private follow(worker: ServiceWorker | null): void {
+    const newer = this.registration?.active !== null;
+    worker?.addEventListener('statechange', () => {
+      if (newer && worker.state === 'installed') this.ready.set(true);
+    });
   }
 
   /** Takes the newer version: the page is loaded anew. */
   async take(): Promise<void> {
-    await this.updates.activateUpdate();
+    const waiting = this.registration?.waiting;
+    if (waiting) {
+      const active = new Promise((done) =>
+        waiting.addEventListener('statechange', () => waiting.state === 'activated' && done(null)),
+      );
+      waiting.postMessage({ ask: 'take over' } satisfies Asked);
+      await active;
+    }
     location.reload();
   }
 
@@ -72,20 +112,12 @@ export class InstalledService {
       this.state.set({ kind: isSecureContext ? 'impossible' : 'insecure' });
       return;
     }
-    const registration = await navigator.serviceWorker.getRegistration();
-    if (!registration?.active) {
-      this.state.set({ kind: registration || this.updates.isEnabled ? 'fetching' : 'impossible' });
+    const active = this.registration?.active;
+    if (!active) {
+      this.state.set({ kind: this.refused ? 'impossible' : 'fetching' });
       return;
     }
-    const names = (await caches.keys()).filter((name) => name.startsWith('ngsw:') && name.includes(':assets:'));
-    const wanted = await filesOfVersion();
-    let [bytes, files] = [0, 0];
-    for (const name of names) {
-      const cache = await caches.open(name);
-      const requests = await cache.keys();
-      files += requests.length;
-      for (const request of requests) bytes += (await (await cache.match(request))?.blob())?.size ?? 0;
-    }
-    this.state.set(files < Math.max(1, wanted) ? { kind: 'fetching' } : { kind: 'here', mb: bytes / megabyte });
+    const here = await howMuch(active);
+    this.state.set(here?.missing === 0 ? { kind: 'here', mb: here.bytes / megabyte } : { kind: 'fetching' });
   }
 }

@@ -3,6 +3,7 @@ import { alike, mergeSheets, type Clash, type Sheet } from '../../core/index';
 import type { StoredSheet } from '../store/database';
 import type { SheetFigures } from '../store/figures';
 import type { History, Known } from '../store/sheet-rows';
+import type { Outcome } from '../store/store';
 import type { SheetsService } from './sheets.service';
 
 /** A changed sheet on its way into storage. */
@@ -54,6 +55,18 @@ export class SheetWriter {
     opened: History,
   ) {
     this.known = opened.known;
+  }
+
+  /** A new sheet is on its way into storage, and shown as saved once it is there. */
+  async begin(adding: Promise<Outcome<void>>): Promise<void> {
+    const say = (saving: 'saved' | 'saving' | 'failed'): void => {
+      if (!this.running) this.saving.set(saving);
+    };
+    say('saving');
+    const { ok, written } = await adding;
+    if (!ok) say('failed');
+    await written;
+    say('saved');
   }
 
   change(change: Omit<Change, 'kind'>): void {

@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import { switchMap, type Observable } from 'rxjs';
+import { from, switchMap, type Observable } from 'rxjs';
 import { addressSchema, type Sheet } from '../../core/index';
 import type { StoredSheet } from '../store/database';
 import type { History, Known, SheetChange, Written } from '../store/sheet-rows';
@@ -9,6 +9,13 @@ import { freshId } from './fresh-id';
 
 /** What is read and written of a sheet by its parts; a list of sheets needs none of it. */
 const sheetRows = () => import('../store/sheet-rows');
+
+/** What a new sheet is opened with: itself, and no step to go back to. It is stored as the first revision (`addSheet`). */
+const newHistory = (sheet: Sheet): History => ({
+  known: { sheet, rev: 1 },
+  steps: [{ sheetId: sheet.id, number: 0, name: '', sheet }],
+  at: 0,
+});
 
 const laneOf = (id: string): string => `sheet ${id}`;
 
@@ -22,6 +29,8 @@ export interface Page<Row> {
 @Injectable({ providedIn: 'root' })
 export class SheetsService {
   private readonly store = inject(Store);
+  /** Sheets on their way into storage: they can be opened at once. */
+  private readonly arriving = new Map<string, { readonly sheet: Sheet; readonly outcome: Promise<Outcome<void>> }>();
 
   /** Some sheets, the last changed first, from a place on, and how many there are in all. */
   page$(from: number, most: number): Observable<Page<StoredSheet>> {
@@ -40,26 +49,43 @@ export class SheetsService {
   }
 
   async get(id: string): Promise<Sheet | null> {
+    const arriving = this.arriving.get(id);
+    if (arriving) return arriving.sheet;
     const { readSheet } = await import('../store/read-sheet');
     return readSheet((await this.store.read(({ sheets }) => sheets.get(id)))?.sheet);
   }
 
   /** A sheet with its history; null where there is none that can be read. */
   async open(id: string): Promise<History | null> {
+    const arriving = this.arriving.get(id);
+    if (arriving) return newHistory(arriving.sheet);
     const { openSheet } = await sheetRows();
     return this.store.read((database) => openSheet(database, id));
   }
 
   /** A sheet as it is stored, not looked at yet, again with every change from this tab or another; undefined once it is deleted. */
   row$(id: string): Observable<StoredSheet | undefined> {
-    return this.store.watch(({ sheets }) => sheets.get(id));
+    const written = this.arriving.get(id)?.outcome.then((outcome) => outcome.written) ?? Promise.resolve();
+    return from(written).pipe(switchMap(() => this.store.watch(({ sheets }) => sheets.get(id))));
   }
 
-  /** Puts a new sheet in; whoever shows it as saved waits for this. */
+  /** Puts a sheet in; whoever shows it as saved waits for this. */
   add(sheet: Sheet): Promise<Outcome<void>> {
     return this.store.write(`“${sheet.title}”`, laneOf(sheet.id), async (database) =>
       (await sheetRows()).addSheet(database, sheet),
     );
+  }
+
+  /** Puts a new sheet in, which can be opened at once: it is shown first, and written behind. */
+  begin(sheet: Sheet): void {
+    const outcome = this.add(sheet);
+    this.arriving.set(sheet.id, { sheet, outcome });
+    void outcome.then(({ written }) => written).then(() => this.arriving.delete(sheet.id));
+  }
+
+  /** How the writing of a new sheet goes that is not written yet; undefined where none is. */
+  beginning(id: string): Promise<Outcome<void>> | undefined {
+    return this.arriving.get(id)?.outcome;
   }
 
   /** Writes a change with its step of undo. */

@@ -86,6 +86,8 @@ export class EntryBar {
   readonly editing = input<string | null>(null);
   readonly entered = output<Entered>();
   readonly cancelled = output();
+  /** The empty line is left for the row it would add to, or for the first one. */
+  readonly left = output<'this' | 'first'>();
 
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
   protected readonly line = new FormControl('', { nonNullable: true });
@@ -244,14 +246,31 @@ export class EntryBar {
     this.field().nativeElement.focus();
   }
 
+  /** Whether something that takes keys is this line. */
+  holds(target: EventTarget | null): boolean {
+    return target === this.field().nativeElement;
+  }
+
+  /** Takes away what stands in the line; an empty line is left. */
   protected leave(): void {
+    const empty = !this.filled() && this.editing() === null;
     this.set('');
-    this.cancelled.emit();
+    if (empty) this.left.emit('this');
+    else this.cancelled.emit();
+  }
+
+  /** Up from the empty line to the row it would add to. */
+  protected up(event: Event): void {
+    if (this.filled()) return;
+    event.preventDefault();
+    this.left.emit('this');
   }
 
   protected readonly ready = computed(() => this.tempoLine() !== null || (this.typed()?.combination ?? null) !== null);
 
   protected enter(build: boolean, event?: Event): void {
+    // In the empty line the key is the sheet's: it runs it.
+    if (build && !this.filled()) return;
     event?.preventDefault();
     const [typed, line] = [this.typed(), this.tempoLine()];
     const { ms } = this.split();
@@ -267,12 +286,13 @@ export class EntryBar {
     this.following.update((shown) => !shown);
   }
 
-  /** Down from the line to what can follow. */
-  protected toChips(event: Event): void {
+  /** Down from the line to what can follow; from the empty line to the first row, where nothing is offered. */
+  protected down(event: Event): void {
     const chips = this.chips();
-    if (!chips) return;
+    if (!chips && this.filled()) return;
     event.preventDefault();
-    chips.focus();
+    if (chips) chips.focus();
+    else this.left.emit('first');
   }
 
   /** Takes the first repair, or takes it back. */

@@ -235,6 +235,13 @@ export class SheetPage {
     if (sheet) void this.files.saveSheet(sheet, as);
   }
 
+  /** From the empty entry line to the rows: to the one that it would add to, or to the first. */
+  protected toRows(row: 'this' | 'first'): void {
+    const ids = this.rows.ids();
+    const id = row === 'this' ? (this.editor.selected() ?? ids.at(-1)) : ids[0];
+    if (id !== undefined) this.rows.select(id, true);
+  }
+
   /** Drawn at once: a moved row loses its focus and a new one is not there yet, and a quick second key must find it. */
   private reveal(id: string, focus: boolean): void {
     this.application.tick();
@@ -291,7 +298,13 @@ export class SheetPage {
         press: () => this.show(way, true),
       })),
       { keys: ['$mod+p'], does: 'Print it, with the figure', typing: true, press: () => this.print() },
-      { keys: ['$mod+Enter'], does: 'Run it', when: () => this.runs(), press: () => void this.run() },
+      {
+        keys: ['$mod+Enter'],
+        does: 'Run it: on a row, or in the empty entry line',
+        typing: true,
+        when: (event) => this.runs() && (!isTyping(event) || (this.entry()?.holds(event.target) ?? false)),
+        press: () => void this.run(),
+      },
     ]);
     return new Set(rows.flatMap(({ keys: pressed }) => pressed));
   }

@@ -139,7 +139,7 @@ export class SheetsPage {
 
   protected async create(): Promise<void> {
     const sheet = emptySheet(freshId);
-    await this.sheets.add(sheet);
+    this.sheets.begin(sheet);
     await this.router.navigate(['/sheets', sheet.id]);
   }
 
@@ -149,12 +149,12 @@ export class SheetsPage {
   protected async begin({ sheet }: Pick): Promise<void> {
     if (!sheet) return;
     const fresh = { ...sheet, id: freshId() };
-    await this.sheets.add(fresh);
+    this.sheets.begin(fresh);
     await this.router.navigate(['/sheets', fresh.id]);
   }
 
   protected async drafted({ sheet, seed, run }: Drafted): Promise<void> {
-    await this.sheets.add(sheet);
+    this.sheets.begin(sheet);
     await this.router.navigate([run ? '/run' : '/sheets', sheet.id]);
     void this.notices.say(`Drafted from seed ${seed}`);
   }
