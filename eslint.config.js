@@ -119,6 +119,8 @@ const ownDrawings = [
   'app/pages/sheet/session-strip.ts/**',
   'app/pages/calls/call-ruler.ts/**',
 ];
+/** What stands before the application is there. */
+const beforeAll = ['app/index.html'];
 const fileFields = ['app/parts/fields/file-button.ts/**', 'app/pages/settings/backup-panel.html'];
 
 export default tseslint.config(
@@ -219,6 +221,6 @@ export default tseslint.config(
     files: ['app/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
   },
-  { files: ['app/**/*.html'], ignores: [...ownDrawings, ...fileFields], rules: bareControls },
+  { files: ['app/**/*.html'], ignores: [...ownDrawings, ...fileFields, ...beforeAll], rules: bareControls },
   prettier,
 );

@@ -1,9 +1,17 @@
 import { Component, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
 import { bootstrapApplication } from '@angular/platform-browser';
-import { provideRouter, RouterOutlet, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
+import {
+  provideRouter,
+  RouterOutlet,
+  withComponentInputBinding,
+  withInMemoryScrolling,
+  withPreloading,
+} from '@angular/router';
 import { routes } from './routes';
 import type { Database } from './store/database';
 import { offlineUse } from './services/offline-use';
+import { WhenWanted } from './services/when-wanted';
+import { seedDemo } from './store/demo-rows';
 import { firstRows } from './store/first-rows';
 
 /** What is there before anything else: a place for the frame. Everything is loaded after it, so that it is small. */
@@ -15,10 +23,10 @@ bootstrapApplication(Root, {
     provideZonelessChangeDetection(),
     provideBrowserGlobalErrorListeners(),
     { provide: offlineUse, useValue: true },
-    provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'top' })),
+    provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'top' }), withPreloading(WhenWanted)),
     {
       provide: firstRows,
-      useValue: async (database: Database) => (await import('./store/demo-rows')).seedDemo(database, new Date()),
+      useValue: (database: Database) => seedDemo(database, new Date()),
     },
   ],
 }).catch((thrown: unknown) => {

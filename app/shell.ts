@@ -4,6 +4,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { filter, fromEvent, map, merge, switchMap, take, timer } from 'rxjs';
+import { takeFirstLine } from './first/hand-over';
 import { StorageNotice } from './parts/storage-notice';
 import { UpdateNotice } from './parts/update-notice';
 import { DemoService } from './services/demo.service';
@@ -66,6 +67,14 @@ export class Shell {
       when: () => !this.bare(),
       press: () => void this.router.navigateByUrl(path),
     });
+    // What stands before the list is there for the list alone.
+    this.router.events
+      .pipe(
+        filter((event) => event instanceof NavigationEnd),
+        filter(({ urlAfterRedirects }) => !/^\/sheets(?:[?#]|$)/.test(urlAfterRedirects)),
+        takeUntilDestroyed(),
+      )
+      .subscribe(() => takeFirstLine());
     // Nothing lies over a page before somebody does something.
     merge(...['pointerover', 'keydown', 'click'].map((type) => fromEvent(this.document, type)))
       .pipe(

@@ -16,28 +16,40 @@ import { benchOnsets } from './onsets';
 import { benchWalls } from './walls';
 
 const port = 4398;
+const base = `http://localhost:${port}`;
 
-benchCore();
-benchMatching();
-benchComposing();
-await benchCalls();
-benchClock();
-await benchFigure();
-const server = spawn(process.execPath, ['dist/server/main.mjs'], {
-  env: { ...process.env, PORT: String(port) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-try {
-  await new Promise((ready) => server.stdout.once('data', ready));
-  // The server's own memory, in pages, as Linux tells it.
-  await benchWalls(port, () => Number(readFileSync(`/proc/${server.pid}/statm`, 'utf8').split(' ')[1]));
-  await benchKeystroke(`http://localhost:${port}`);
-  await benchEditing(`http://localhost:${port}`);
-  await benchOnsets(`http://localhost:${port}`);
-  await benchFirstView(`http://localhost:${port}`);
-  await benchFilm(`http://localhost:${port}`);
-} finally {
-  server.kill();
+/** Runs something while the built product is served; it is given the server's own memory, in pages, as Linux tells it. */
+async function served(run: (memory: () => number) => Promise<void>): Promise<void> {
+  const server = spawn(process.execPath, ['dist/server/main.mjs'], {
+    env: { ...process.env, PORT: String(port) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  try {
+    await new Promise((ready) => server.stdout.once('data', ready));
+    await run(() => Number(readFileSync(`/proc/${server.pid}/statm`, 'utf8').split(' ')[1]));
+  } finally {
+    server.kill();
+  }
 }
-await benchPages();
-await benchProgress();
+
+const parts: Readonly<Record<string, () => void | Promise<void>>> = {
+  core: benchCore,
+  matching: benchMatching,
+  composing: benchComposing,
+  calls: benchCalls,
+  clock: benchClock,
+  figure: benchFigure,
+  walls: () => served((memory) => benchWalls(port, memory)),
+  keystroke: () => served(() => benchKeystroke(base)),
+  editing: () => served(() => benchEditing(base)),
+  onsets: () => served(() => benchOnsets(base)),
+  'first-view': () => served(() => benchFirstView(base)),
+  film: () => served(() => benchFilm(base)),
+  pages: benchPages,
+  progress: benchProgress,
+};
+
+// `npm run bench -- first-view` runs one part alone.
+const [only] = process.argv.slice(2);
+if (only !== undefined && !(only in parts)) console.error(`No such part: ${only}. There are ${Object.keys(parts).join(', ')}`);
+for (const [name, run] of Object.entries(parts)) if (only === undefined || only === name) await run();

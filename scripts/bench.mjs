@@ -5,4 +5,4 @@ installPackages();
 await ensureChromium();
 await build();
 must(process.execPath, [...ng, 'build', 'bare'], 'Building the bare shell that the first view is measured against');
-must(process.execPath, ['--import', 'tsx', 'bench/main.ts'], 'The bench');
+must(process.execPath, ['--import', 'tsx', 'bench/main.ts', ...process.argv.slice(2)], 'The bench');

@@ -2,9 +2,10 @@
 // one view. This step bundles its output once more, by rolldown, into the groups that views load together.
 // Tried before: Angular's own `NG_BUILD_OPTIMIZE_CHUNKS` (rolldown by the same rule: as many chunks), and one chunk for each
 // package or view (60 % more bytes for the first view).
-import { readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { buildFirstLine } from './first-line.mjs';
 
 /** What one request costs, in kB: groups are joined as long as that saves more than is loaded in vain. */
 const requestKB = 12;
@@ -162,13 +163,28 @@ export async function joinChunks(folder, stats) {
   const rename = (text) => text.replace(/\b(?:main|chunk)-[a-z0-9]{8}\.js\b/g, (name) => renamed.get(name) ?? name);
   for (const chunk of output) writeFileSync(join(folder, renamed.get(chunk.fileName)), rename(chunk.code));
   const first = output.find(({ isEntry }) => isEntry);
+  /** All scripts that an entry needs before it runs. */
+  const neededBy = (entry) => {
+    const chunkOf = (name) => output.find(({ fileName }) => fileName === name);
+    const source = names.find((name) => outputs[name].entryPoint === entry);
+    const own = output.find(({ moduleIds }) => moduleIds.includes(source));
+    const all = new Set([own]);
+    for (const chunk of all) chunk.imports.forEach((name) => all.add(chunkOf(name)));
+    return [...all].map(({ fileName }) => renamed.get(fileName)).filter((name) => name !== renamed.get(first.fileName));
+  };
   const page = join(folder, 'index.html');
-  const preloaded = first.imports.map((name) => `<link rel="modulepreload" href="${renamed.get(name)}">`).join('');
+  // The frame's scripts are asked for at once, without waiting until the first one asks for them.
+  const framed = neededBy('app/views.ts');
+  const preloaded = framed.map((name) => `<link rel="modulepreload" href="${name}">`).join('');
   writeFileSync(
     page,
     readFileSync(page, 'utf8')
       .replace(/<link rel="modulepreload"[^>]*>/g, '')
       .replace(/<script src="main-[A-Z0-9]+\.js"/, `${preloaded}<script src="${renamed.get(first.fileName)}"`),
+  );
+  await buildFirstLine(
+    folder,
+    neededBy('app/pages/sheets/sheets-page.ts').filter((name) => !framed.includes(name)),
   );
   console.log(`Scripts: ${output.length} in place of ${names.length}, ${Math.round(output.reduce((sum, { code }) => sum + gzipSync(code).length, 0) / 1000)} kB compressed`);
 }

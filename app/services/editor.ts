@@ -3,7 +3,6 @@ import { Subscription } from 'rxjs';
 import {
   changeFault,
   compile,
-  findings,
   lanesOf,
   sayChanges,
   schemeOrSix,
@@ -23,6 +22,7 @@ import { blockRows, type BlockRow } from './block-rows';
 import { sheetFigures, type SheetFigures } from '../store/figures';
 import { mostSteps, type History } from '../store/sheet-rows';
 import { freshId } from './fresh-id';
+import type { judging } from './judging';
 import { SettingsService } from './settings.service';
 import { SheetWriter } from './sheet-writer';
 import { SheetsService } from './sheets.service';
@@ -86,15 +86,17 @@ export class Editor {
     const sheet = this.state();
     return sheet ? lanesOf(sheet, this.settings.schools()) : [];
   });
+  /** What judges a sheet comes a little later than its rows. */
+  private readonly judge = signal<(typeof judging)['findings'] | null>(null);
   readonly findings = computed(() => {
-    const [sheet, timeline, sums] = [this.state(), this.timeline(), this.tally()];
-    return sheet && timeline && sums
+    const [sheet, timeline, sums, findings] = [this.state(), this.timeline(), this.tally(), this.judge()];
+    return sheet && timeline && sums && findings
       ? findings(sheet, timeline, sums, this.settings.schools(), this.voices.wishes())
       : [];
   });
   /** The findings as they are shown: the rows of a change come first. */
   readonly shownFindings = aFrameLater(
-    () => [this.state(), this.settings.schools(), this.voices.wishes()],
+    () => [this.state(), this.settings.schools(), this.voices.wishes(), this.judge()],
     this.findings,
   );
   readonly rows = computed((): readonly BlockRow[] => {
@@ -103,6 +105,7 @@ export class Editor {
   });
 
   constructor() {
+    void import('./judging').then(({ judging }) => this.judge.set(judging.findings));
     inject(DestroyRef).onDestroy(() => {
       this.over = true;
       this.following.unsubscribe();

@@ -1,4 +1,5 @@
-import { allCalls, type Script } from '../script/script';
+import { allCalls } from '../script/all-calls';
+import type { Script } from '../script/script';
 import { chunksOf, type Saying } from '../script/saying';
 import type { Pronunciation } from '../sheet/calls';
 import type { Milliseconds } from '../units';

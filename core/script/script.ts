@@ -83,11 +83,6 @@ export function callOptionsOf(sheet: Sheet, timeline: Timeline, wishes: ScriptWi
   return options;
 }
 
-/** Everything that is said, what is said at open breaks before what follows them. `allCalls(script)[0].say` → `"bell"` */
-export function allCalls({ calls, breaks }: Pick<Script, 'calls' | 'breaks'>): Call[] {
-  return [...breaks.flatMap((each) => each.calls), ...calls];
-}
-
 /** The script of a sheet. `scriptOf(sheet).calls[0].say` → `"bell"` */
 export function scriptOf(sheet: Sheet, wishes: ScriptWishes = {}, timeline: Timeline = compile(sheet)): Script {
   const { candidates, muted, breaks, lead } = candidatesOf(timeline, callOptionsOf(sheet, timeline, wishes));

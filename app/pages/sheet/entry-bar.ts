@@ -97,7 +97,7 @@ export class EntryBar {
   protected readonly tried = signal(false);
   /** Whether what can follow stands below the line: quiet until it is asked for. */
   protected readonly following = signal(false);
-  private readonly chips = viewChild(FollowChips);
+  private readonly chips = viewChild<FollowChips>('chips');
 
   private readonly split = computed(() => {
     const match = /^\s*(\d{1,2}:\d\d)(?:\s+|$)/.exec(this.text());

@@ -1,13 +1,16 @@
 import { DatePipe } from '@angular/common';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
+  afterNextRender,
   afterRenderEffect,
   ChangeDetectionStrategy,
   Component,
   computed,
+  type ElementRef,
   EnvironmentInjector,
   inject,
   signal,
+  viewChild,
 } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
@@ -23,6 +26,7 @@ import {
   type Problem,
   type Sheet,
 } from '../../../core/index';
+import { placeFirstLine } from '../../first/hand-over';
 import { LastRun } from '../../parts/last-run';
 import { BackupDueService } from '../../services/backup-due.service';
 import type { FilesService } from '../../services/files.service';
@@ -82,6 +86,8 @@ const longestList = 50;
   },
 })
 export class SheetsPage {
+  /** Where the line stands that was typed into before this page was there. */
+  private readonly firstLine = viewChild.required<ElementRef<HTMLElement>>('firstLine');
   protected readonly unreadStores = ['sheets', 'runs'] as const;
   private readonly sheets = inject(SheetsService);
   private readonly injector = inject(EnvironmentInjector);
@@ -110,6 +116,7 @@ export class SheetsPage {
   );
 
   constructor() {
+    afterNextRender(() => placeFirstLine(this.firstLine().nativeElement));
     // In a frame of its own: the list is on the screen before anything else is asked for.
     afterRenderEffect(() => {
       if (this.rows()) requestAnimationFrame(() => this.listed.set(true));

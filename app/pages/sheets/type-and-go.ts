@@ -1,5 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, output, signal, viewChild } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  type ElementRef,
+  inject,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule, type ValidatorFn } from '@angular/forms';
 import { MatAutocompleteModule, MatAutocompleteTrigger } from '@angular/material/autocomplete';
 import { MatButtonModule } from '@angular/material/button';
@@ -16,6 +27,7 @@ import {
   type Sheet,
   type Wishes,
 } from '../../../core/index';
+import { isTypeThrough, keepTyped, takeFirstLine, typedBefore } from '../../first/hand-over';
 import { bySchema } from '../../parts/fields/by-schema';
 import { BookService } from '../../services/book.service';
 import { DraftedService } from '../../services/drafted.service';
@@ -51,6 +63,7 @@ const mostOffered = 8;
   providers: [fieldLook],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './type-and-go.html',
+  host: { '(document:keydown)': 'typeThrough($event)' },
   styles: `
     form {
       align-items: start;
@@ -74,6 +87,7 @@ export class TypeAndGo {
   private readonly drafted = inject(DraftedService);
   private readonly settings = inject(SettingsService);
   private readonly book = inject(BookService);
+  private readonly line = viewChild.required<ElementRef<HTMLInputElement>>('line');
   private readonly panel = viewChild.required(MatAutocompleteTrigger);
   readonly made = output<Drafted>();
 
@@ -106,11 +120,35 @@ export class TypeAndGo {
   });
 
   constructor() {
+    afterNextRender(() => this.takeOver());
+    this.form.controls.goals.valueChanges.pipe(takeUntilDestroyed()).subscribe(keepTyped);
     // The last wishes stand there again, unless somebody has begun to say others.
     effect(() => {
       const { draft } = this.settings.settings();
       if (this.form.pristine) this.form.patchValue(draft, { emitEvent: false });
     });
+  }
+
+  /** Goes on with what was typed before this line was there. */
+  private takeOver(): void {
+    const first = takeFirstLine();
+    const text = first?.text ?? typedBefore();
+    const { goals } = this.form.controls;
+    if (text !== '') {
+      goals.setValue(text);
+      goals.markAsDirty();
+    }
+    const line = this.line().nativeElement;
+    if (first?.focus) {
+      line.focus();
+      line.setSelectionRange(...first.focus);
+    }
+    if (first?.wanted) void this.settings.loaded.then(() => this.go(first.wanted === 'run'));
+  }
+
+  /** A digit that is typed anywhere begins a combination. */
+  protected typeThrough(event: KeyboardEvent): void {
+    if (isTypeThrough(event)) this.line().nativeElement.focus();
   }
 
   protected async go(run: boolean): Promise<void> {
@@ -124,6 +162,7 @@ export class TypeAndGo {
     this.settings.change({ draft });
     const { sheet, seed } = await this.drafted.draft({ ...draft, goals: read.value });
     this.drafting.set(false);
+    keepTyped('');
     this.made.emit({ sheet: { ...sheet, id: freshId() }, seed, run });
   }
 }
