@@ -41,8 +41,8 @@ export function logHere(): Signal<readonly LogEntry[] | undefined> {
 }
 
 /** Waits until something holds; gives up with the reason before the runner does, so that nothing runs on into the next spec. */
-export async function until(holds: () => boolean): Promise<void> {
-  const end = performance.now() + 4000;
+export async function until(holds: () => boolean, ms = 4000): Promise<void> {
+  const end = performance.now() + ms;
   while (!holds()) {
     if (performance.now() > end) throw new Error(`waited in vain for ${holds.toString()}`);
     await new Promise((next) => setTimeout(next, 10));

@@ -45,7 +45,8 @@ async function slowPage(context: Awaited<ReturnType<Browser['newContext']>>): Pr
 }
 
 const mark = (page: Page, name: keyof Marks): Promise<number> =>
-  page.waitForFunction((key) => window.firstMinute.marks[key], name, { timeout: 120_000 }).then((each) => each.jsonValue());
+  page.waitForFunction((key) => window.firstMinute.marks[key], name, { timeout: 120_000 }).then((each) => each.jsonValue())
+    .then(Number);
 
 /** What is measured, in milliseconds, but for what is counted. */
 type Figure =

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, Injector } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
+import { NoticeService } from '../services/notice.service';
 import { Store } from '../store/store';
 
 /** Says where things are kept when it is not the device, and what could not be written yet. Nothing is shown otherwise. */
@@ -41,6 +42,7 @@ import { Store } from '../store/store';
 export class StorageNotice {
   protected readonly store = inject(Store);
   private readonly injector = inject(Injector);
+  private readonly notices = inject(NoticeService);
 
   protected readonly waiting = this.store.waiting;
   protected readonly why = computed(() => {
@@ -56,6 +58,7 @@ export class StorageNotice {
   /** What a backup needs is loaded when somebody asks for one. */
   protected async export(): Promise<void> {
     const { BackupService } = await import('../services/backup.service');
-    await this.injector.get(BackupService).backUp(new Date());
+    const all = await this.injector.get(BackupService).backUp(new Date());
+    if (!all) void this.notices.say('Storage does not answer: the file holds what is not saved yet.');
   }
 }

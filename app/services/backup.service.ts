@@ -1,4 +1,5 @@
 import { inject, Injectable } from '@angular/core';
+import { firstValueFrom, timer } from 'rxjs';
 import { mostBytes, type FromFile } from '../../core/index';
 import type { RestorePlan, Rows } from '../store/backup-rows';
 import { Store } from '../store/store';
@@ -18,6 +19,9 @@ const sha256 = async (text: string): Promise<string> => (await import('./digest'
 const through = (blob: Blob, stream: GenericTransformStream): Promise<Blob> =>
   new Response(blob.stream().pipeThrough(stream as ReadableWritablePair<Uint8Array, Uint8Array>)).blob();
 
+/** While something waits to be written, storage that has not answered by then is left out. */
+const answerWithinMs = 5000;
+
 const isGzip = (bytes: Uint8Array): boolean => bytes[0] === 0x1f && bytes[1] === 0x8b;
 const refused = (what: string): FromFile<never> => ({ ok: false, problems: [{ path: '', what }] });
 
@@ -29,15 +33,21 @@ export class BackupService {
 
   private readonly due = inject(BackupDueService);
 
-  /** Hands over everything as one file. */
-  async backUp(now: Date): Promise<void> {
+  /**
+   * Hands over everything as one file, what is not written yet with it. Where storage does not answer, that alone: false then.
+   */
+  async backUp(now: Date): Promise<boolean> {
     const { checkedText, writeBackup } = (await import('./formats')).formats;
-    const { allRows, contentOf } = await import('../store/backup-rows');
-    const content = contentOf(await this.store.read(allRows));
+    const { allRows, contentOf, withHeld } = await import('../store/backup-rows');
+    const held = this.store.held();
+    const late = firstValueFrom(timer(answerWithinMs)).then(() => null);
+    const stored = held.length > 0 ? await Promise.race([this.store.read(allRows), late]) : await this.store.read(allRows);
+    const content = contentOf(withHeld(stored, held));
     const text = writeBackup(content, now, await sha256(checkedText(content)));
     const file = await through(new Blob([text]), new CompressionStream('gzip'));
     await this.files.save(`keen-tempo-${now.toISOString().slice(0, 10)}.backup.json.gz`, file, 'application/gzip');
-    await this.due.made(now);
+    if (stored) await this.due.made(now);
+    return stored !== null;
   }
 
   /** Reads a backup, compressed or not, and compares it with what is there. Nothing is changed. */

@@ -2,7 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { map, type Observable } from 'rxjs';
 import { amend, logEntrySchema, speaksOf, withoutPerson, type LogEntry, type Said } from '../../core/index';
 import type { Database } from '../store/database';
-import { entryLane, readable, writeEntry } from '../store/log-rows';
+import { entryLane, readable, writeEntry, heldEntry } from '../store/log-rows';
 import { Store, type Outcome } from '../store/store';
 
 /** Says something of an entry anew; the rest stays as it is stored, whoever wrote it, and what it was is kept. */
@@ -51,10 +51,14 @@ export class LogService {
 
   /** Puts entries in that were held or written elsewhere. */
   add(entries: readonly LogEntry[]): Promise<Outcome<void>> {
-    return this.store.write('entries of the log', 'log', (database) =>
-      database.transaction('rw', database.log, async () => {
-        for (const entry of entries) await writeEntry(database, entry);
-      }),
+    return this.store.write(
+      'entries of the log',
+      'log',
+      (database) =>
+        database.transaction('rw', database.log, async () => {
+          for (const entry of entries) await writeEntry(database, entry);
+        }),
+      entries.flatMap(heldEntry),
     );
   }
 

@@ -4,7 +4,7 @@ import { addressSchema, type Sheet } from '../../core/index';
 import type { StoredSheet } from '../store/database';
 import type { History, Known, SheetChange, Written } from '../store/sheet-rows';
 import { faultOf } from '../store/sound';
-import { Store, type Outcome } from '../store/store';
+import { Store, type Held, type Outcome } from '../store/store';
 import { freshId } from './fresh-id';
 
 /** What is read and written of a sheet by its parts; a list of sheets needs none of it. */
@@ -16,6 +16,10 @@ const newHistory = (sheet: Sheet): History => ({
   steps: [{ sheetId: sheet.id, number: 0, name: '', sheet }],
   at: 0,
 });
+
+const heldSheet = (sheet: Sheet): readonly Held[] => [
+  { store: 'sheets', row: { id: sheet.id, changedAt: Date.now(), demo: false, sheet } },
+];
 
 const laneOf = (id: string): string => `sheet ${id}`;
 
@@ -71,8 +75,11 @@ export class SheetsService {
 
   /** Puts a sheet in; whoever shows it as saved waits for this. */
   add(sheet: Sheet): Promise<Outcome<void>> {
-    return this.store.write(`“${sheet.title}”`, laneOf(sheet.id), async (database) =>
-      (await sheetRows()).addSheet(database, sheet),
+    return this.store.write(
+      `“${sheet.title}”`,
+      laneOf(sheet.id),
+      async (database) => (await sheetRows()).addSheet(database, sheet),
+      heldSheet(sheet),
     );
   }
 
@@ -90,8 +97,11 @@ export class SheetsService {
 
   /** Writes a change with its step of undo. */
   write(change: SheetChange): Promise<Outcome<Written>> {
-    return this.store.write(`“${change.sheet.title}”`, laneOf(change.sheet.id), async (database) =>
-      (await sheetRows()).writeChange(database, change),
+    return this.store.write(
+      `“${change.sheet.title}”`,
+      laneOf(change.sheet.id),
+      async (database) => (await sheetRows()).writeChange(database, change),
+      heldSheet(change.sheet),
     );
   }
 

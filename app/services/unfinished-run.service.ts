@@ -3,7 +3,7 @@ import { map, type Observable, switchMap } from 'rxjs';
 import * as z from 'zod/mini';
 import { unfinishedRunSchema, type LogEntry, type UnfinishedRun } from '../../core/index';
 import type { Database, StoredRun } from '../store/database';
-import { entryLane, writeEntry } from '../store/log-rows';
+import { entryLane, heldEntry, writeEntry } from '../store/log-rows';
 import { Store, type Outcome } from '../store/store';
 
 /** A run that was broken off, by its key. */
@@ -70,8 +70,11 @@ export class UnfinishedRunService {
 
   /** Writes the entry of a run that stands stopped: it has the run's own key, so that the end of the run writes it anew. */
   note(entry: LogEntry): Promise<Outcome<void>> {
-    return this.store.write(`the entry of “${entry.title}”`, entryLane(entry.id), (database) =>
-      database.transaction('rw', database.log, () => writeEntry(database, entry)),
+    return this.store.write(
+      `the entry of “${entry.title}”`,
+      entryLane(entry.id),
+      (database) => database.transaction('rw', database.log, () => writeEntry(database, entry)),
+      heldEntry(entry),
     );
   }
 
@@ -80,8 +83,11 @@ export class UnfinishedRunService {
     this.ended.add(key);
     this.next.delete(key);
     dropNote(key);
-    return this.store.write(`the entry of “${entry.title}”`, entryLane(entry.id), (database) =>
-      endRun(database, key, entry),
+    return this.store.write(
+      `the entry of “${entry.title}”`,
+      entryLane(entry.id),
+      (database) => endRun(database, key, entry),
+      heldEntry(entry),
     );
   }
 
@@ -107,13 +113,10 @@ export class UnfinishedRunService {
   /** Says to other tabs that a run is performed here, until the returned function is called or the page is left. */
   hold(key: string): () => void {
     let letGo: () => void = () => undefined;
-    if ('locks' in navigator)
-      void navigator.locks.request(
-        lockName(key),
-        { ifAvailable: true },
-        () => new Promise<void>((done) => (letGo = done)),
-      );
-    return () => letGo();
+    // Made before the lock is asked for: whoever lets go before it is granted lets go of it all the same.
+    const over = new Promise<void>((done) => (letGo = done));
+    if ('locks' in navigator) void navigator.locks.request(lockName(key), { ifAvailable: true }, () => over);
+    return letGo;
   }
 
   private async withoutLive(rows: readonly StoredRun[]): Promise<readonly StoredRun[]> {

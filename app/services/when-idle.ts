@@ -1,9 +1,13 @@
-/** After a key or a press the page is left alone for so long, in milliseconds. */
-const afterInputMs = 1500;
+/** After a key, a press, something fetched or long work the page is left alone for so long, in milliseconds. */
+const quietMs = 1000;
 const inputs = ['keydown', 'pointerdown', 'input'] as const;
 
-let lastInput = -Infinity;
-for (const type of inputs) addEventListener(type, () => (lastInput = performance.now()), { capture: true, passive: true });
+let lastBusy = 0;
+for (const type of inputs) addEventListener(type, () => (lastBusy = performance.now()), { capture: true, passive: true });
+for (const type of ['resource', 'longtask'])
+  new PerformanceObserver((seen) => {
+    for (const { startTime, duration } of seen.getEntries()) lastBusy = Math.max(lastBusy, startTime + duration);
+  }).observe({ type });
 
 const wait = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
@@ -15,8 +19,8 @@ const idle = (): Promise<void> =>
   });
 
 /**
- * Settles when the page has been loaded, has nothing to do, and nobody has pressed or typed anything for a moment: whatever
- * nobody has asked for waits for this.
+ * Settles when the page has been loaded, and for a moment has fetched nothing, done nothing long, and nobody has pressed or
+ * typed anything: whatever nobody has asked for waits for this.
  * @example await whenIdle(); // then fetch ahead
  */
 export async function whenIdle(): Promise<void> {
@@ -24,7 +28,7 @@ export async function whenIdle(): Promise<void> {
     await new Promise((done) => addEventListener('load', () => done(null), { once: true }));
   for (;;) {
     await idle();
-    const rest = lastInput + afterInputMs - performance.now();
+    const rest = lastBusy + quietMs - performance.now();
     if (rest <= 0) return;
     await wait(rest);
   }

@@ -11,6 +11,7 @@ import {
 } from '../../core/index';
 import { freshId } from '../services/fresh-id';
 import type { Database, StoredChoice, StoredCombination, StoredEntry, StoredSheet } from './database';
+import type { Held } from './store';
 
 /** Where undo stands belongs to the steps, which no backup holds. */
 const isKept = ({ key }: StoredChoice): boolean => !key.startsWith('step ');
@@ -32,6 +33,28 @@ export function allRows(database: Database): Promise<Rows> {
     book: await book.toArray(),
     choices: (await choices.toArray()).filter(isKept),
   }));
+}
+
+const noRows: Rows = { sheets: [], log: [], book: [], choices: [] };
+
+/** Stored rows with those that wait to be written, which go first; without storage, those alone. */
+export function withHeld(stored: Rows | null, held: readonly Held[]): Rows {
+  const rows = stored ?? noRows;
+  const put = <Row extends { readonly id: string }>(all: readonly Row[], waiting: readonly Row[]): Row[] => {
+    const last = new Map(waiting.map((row) => [row.id, row]));
+    return [...all.filter(({ id }) => !last.has(id)), ...last.values()];
+  };
+  return {
+    ...rows,
+    sheets: put(
+      rows.sheets,
+      held.flatMap((each) => (each.store === 'sheets' ? [each.row] : [])),
+    ),
+    log: put(
+      rows.log,
+      held.flatMap((each) => (each.store === 'log' ? [each.row] : [])),
+    ),
+  };
 }
 
 const readable = {

@@ -1,3 +1,4 @@
+import { Dexie } from 'dexie/dist/modern/dexie.mjs';
 import { bookEntrySchema, logEntrySchema, sayPath, sheetSchema, type Sheet } from '../../core/index';
 
 /** Stores whose records are looked at. */
@@ -23,6 +24,11 @@ export type WorkFault = (sheet: Sheet) => string | null;
 /** Verdicts by record and revision: what has not changed is not looked at again. */
 const verdicts = new Map<string, string | null>();
 const mostVerdicts = 20_000;
+
+// A record that is deleted may come back otherwise under its id and revision, from a file or another tab.
+Dexie.on('storagemutated', (parts) => {
+  if (Object.keys(parts).some((part) => part.endsWith('/:dels'))) verdicts.clear();
+});
 
 /** Why something cannot be read, from what is known by `key` where it was looked at before. */
 export function whyNot(key: string | null, read: () => Read): string | null {

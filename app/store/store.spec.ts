@@ -1,5 +1,10 @@
 import { TestBed } from '@angular/core/testing';
+import { emptySheet } from '../../core/index';
+import { freshId } from '../services/fresh-id';
+import { SheetsService } from '../services/sheets.service';
 import { testProviders, until } from '../spec-store.spec';
+import { withHeld } from './backup-rows';
+import { databaseName } from './database-name';
 import { firstRows } from './first-rows';
 import { Store } from './store';
 
@@ -41,4 +46,94 @@ describe('storage that has ended with its page', () => {
     await new Promise((next) => setTimeout(next, 200));
     expect(told).toBe('nothing');
   });
+});
+
+/** Holds the sheets in a transaction of the browser's own, as another tab can, for so long. */
+async function holdSheets(name: string, ms: number): Promise<void> {
+  const database = await new Promise<IDBDatabase>((done, failed) => {
+    const asked = indexedDB.open(name);
+    asked.onsuccess = () => done(asked.result);
+    asked.onerror = () => failed(asked.error);
+  });
+  const sheets = database.transaction('sheets', 'readwrite').objectStore('sheets');
+  const end = performance.now() + ms;
+  const again = (): void => {
+    if (performance.now() < end) sheets.count().onsuccess = again;
+    else database.close();
+  };
+  again();
+}
+
+describe('storage that takes long', () => {
+  it('is waited for: what was deleted and taken back in the meantime is there, and nothing is done twice', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const [store, sheets] = [TestBed.inject(Store), TestBed.inject(SheetsService)];
+    for (let made = 0; made < 5; made += 1) await (await sheets.add({ ...emptySheet(freshId), title: `${made}` })).written;
+    const rows = await store.read((database) => database.sheets.toArray());
+    expect(rows.length).toBe(5);
+    const [first] = rows;
+    if (!first) return;
+    await holdSheets(TestBed.inject(databaseName), 6500);
+    const deletion = sheets.remove(first.id);
+    await until(() => store.waiting().length > 0, 6500);
+    expect(store.waiting()[0]?.why).toContain('takes long');
+    await (
+      await deletion
+    )();
+    // The deletion would be run again after so long.
+    await new Promise((next) => setTimeout(next, 2500));
+    expect(await store.read((database) => database.sheets.count())).toBe(5);
+    expect(store.waiting()).toEqual([]);
+  }, 20_000);
+
+  it('can be exported meanwhile: a new sheet that waits is in the backup', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const [store, sheets] = [TestBed.inject(Store), TestBed.inject(SheetsService)];
+    await store.database();
+    await holdSheets(TestBed.inject(databaseName), 1500);
+    const sheet = { ...emptySheet(freshId), title: 'On its way' };
+    const outcome = sheets.add(sheet);
+    expect(withHeld(null, store.held()).sheets.map((row) => row.sheet.title)).toEqual(['On its way']);
+    await (
+      await outcome
+    ).written;
+    expect(store.held()).toEqual([]);
+  });
+});
+
+describe('storage that comes back', () => {
+  it('gets what was written while records moved, and is closed again where they cannot be moved', async () => {
+    let shut = true;
+    const open = IDBFactory.prototype.open;
+    spyOn(IDBFactory.prototype, 'open').and.callFake(function (this: IDBFactory, ...given: [string, number?]) {
+      if (shut) throw new DOMException('no', 'SecurityError');
+      return open.apply(this, given);
+    });
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const [store, sheets] = [TestBed.inject(Store), TestBed.inject(SheetsService)];
+    await until(() => store.keeping().where === 'tab');
+    await (await sheets.add({ ...emptySheet(freshId), title: 'Before' })).written;
+    // The first move fails.
+    let full = true;
+    const transaction = IDBDatabase.prototype.transaction;
+    spyOn(IDBDatabase.prototype, 'transaction').and.callFake(function (
+      this: IDBDatabase,
+      ...given: Parameters<typeof transaction>
+    ) {
+      if (full && given[1] === 'readwrite') throw new DOMException('full', 'QuotaExceededError');
+      return transaction.apply(this, given);
+    });
+    const closed = spyOn(IDBDatabase.prototype, 'close').and.callThrough();
+    shut = false;
+    await until(() => closed.calls.count() > 0, 9000);
+    expect(store.keeping().where).toBe('tab');
+    full = false;
+    const during = sheets.add({ ...emptySheet(freshId), title: 'During' });
+    await until(() => store.keeping().where === 'device', 9000);
+    await (
+      await during
+    ).written;
+    const titles = (await store.read((database) => database.sheets.toArray())).map(({ sheet }) => sheet.title);
+    expect([...titles].sort()).toEqual(['Before', 'During']);
+  }, 20_000);
 });

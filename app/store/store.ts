@@ -13,7 +13,7 @@ import {
   switchMap,
   timer,
 } from 'rxjs';
-import { Database } from './database';
+import { Database, type StoredEntry, type StoredSheet } from './database';
 import { databaseName } from './database-name';
 import { firstRows } from './first-rows';
 import { moveInto } from './move-into';
@@ -35,9 +35,15 @@ export interface Outcome<T> {
   readonly written: Promise<T>;
 }
 
+/** A record as it is to be written, so that it can be exported while it waits. */
+export type Held =
+  { readonly store: 'sheets'; readonly row: StoredSheet } | { readonly store: 'log'; readonly row: StoredEntry };
+
 /** A write in its lane. */
 interface Job {
   readonly what: string;
+  readonly holds: readonly Held[];
+  /** Runs once; settles when the database has answered, however long that takes, or has been closed. */
   readonly run: () => Promise<void>;
   /** Tells how the first try went; what is said later makes no difference. */
   readonly tell: (ok: boolean) => void;
@@ -47,7 +53,8 @@ interface Job {
 const answerWithinMs = 1500;
 /** What is first put in is worked out first, on a slow machine, too. */
 const firstRowsWithinMs = 20_000;
-const writeWithinMs = 5000;
+/** A write that takes longer is said to wait; it is not run again before it has settled. */
+const saidAfterMs = 5000;
 const againEveryMs = 2000;
 const lookForDiskEveryMs = 5000;
 
@@ -83,6 +90,24 @@ async function within<T>(ms: number, what: PromiseLike<T>): Promise<T> {
   }
 }
 
+/** What a closed database had begun it still ends; after so long it will not. */
+const endsAfterCloseMs = 2000;
+
+/** What a database answers; fails where it was closed and has not answered since: then nothing of the work is kept. */
+function untilClosed<T>(database: Database, work: PromiseLike<T>): Promise<T> {
+  return new Promise<T>((done, failed) => {
+    const closed = (): void => {
+      setTimeout(() => failed(new DOMException('closed', 'DatabaseClosedError')), endsAfterCloseMs);
+    };
+    database.on('close', closed);
+    work.then(done, failed);
+    void Promise.resolve(work).then(
+      () => database.on('close').unsubscribe(closed),
+      () => database.on('close').unsubscribe(closed),
+    );
+  });
+}
+
 /**
  * The one door to storage: opens it, says where things are kept, writes again what could not be written, and follows changes
  * from elsewhere. Without storage everything works in memory, and moves to the device when it can.
@@ -97,6 +122,9 @@ export class Store {
   private readonly lanes = new Map<string, Job[]>();
   private readonly failing = signal<ReadonlyMap<string, readonly Waiting[]>>(new Map());
   private readonly atOnce = new Subject<void>();
+  /** What is being written; and what new writes wait for, while records move from one database to another. */
+  private readonly attempts = new Set<Promise<unknown>>();
+  private gate: Promise<void> = Promise.resolve();
 
   readonly keeping = signal<Keeping>({ where: 'opening' });
   /** Writes that have not gone through, for the page to say so. */
@@ -148,14 +176,23 @@ export class Store {
    * the other. `job` reads and writes in one transaction.
    * @example const { ok } = await store.write('the room', 'room', (database) => database.choices.put(row))
    */
-  write<T>(what: string, lane: string, job: (database: Database) => PromiseLike<T>): Promise<Outcome<T>> {
+  write<T>(
+    what: string,
+    lane: string,
+    job: (database: Database) => PromiseLike<T>,
+    holds: readonly Held[] = [],
+  ): Promise<Outcome<T>> {
     return new Promise<Outcome<T>>((told) => {
       const written = new Promise<T>((done) => {
         const queue = this.lanes.get(lane) ?? [];
         this.lanes.set(lane, queue);
         queue.push({
           what,
-          run: async () => done(await within(writeWithinMs, job(await this.database()))),
+          holds,
+          run: async () => {
+            await this.gate;
+            done(await this.running(job));
+          },
           tell: (ok) => told({ ok, written }),
         });
         if (queue.length === 1) void this.work(lane, queue);
@@ -164,9 +201,20 @@ export class Store {
     });
   }
 
+  private async running<T>(job: (database: Database) => PromiseLike<T>): Promise<T> {
+    const attempt = this.database().then((database) => untilClosed(database, job(database)));
+    this.attempts.add(attempt);
+    try {
+      return await attempt;
+    } finally {
+      this.attempts.delete(attempt);
+    }
+  }
+
   /** Goes through the writes of a lane, again and again where one fails. */
   private async work(lane: string, queue: Job[]): Promise<void> {
     for (let job = queue[0]; job && !this.over; job = queue[0]) {
+      const slow = setTimeout(() => this.say(lane, 'the browser’s storage takes long'), saidAfterMs);
       try {
         await job.run();
         job.tell(true);
@@ -175,6 +223,8 @@ export class Store {
       } catch (thrown) {
         this.say(lane, reasonOf(thrown));
         await firstValueFrom(merge(timer(againEveryMs), this.atOnce));
+      } finally {
+        clearTimeout(slow);
       }
     }
     this.lanes.delete(lane);
@@ -194,6 +244,11 @@ export class Store {
         );
       return now;
     });
+  }
+
+  /** Records that are not written yet, each as it is to be. */
+  held(): readonly Held[] {
+    return [...this.lanes.values()].flat().flatMap(({ holds }) => holds);
   }
 
   /** Tries at once what waits. */
@@ -261,14 +316,28 @@ export class Store {
     while (!this.over && this.current === memory) {
       await firstValueFrom(timer(lookForDiskEveryMs));
       try {
-        const disk = await this.disk();
-        await moveInto(disk, memory);
-        this.use(disk, { where: 'device' });
-        memory.close();
+        await this.moveTo(await this.disk(), memory);
         return;
       } catch (thrown) {
         if (this.current === memory) this.keeping.set({ where: 'tab', why: reasonOf(thrown) });
       }
+    }
+  }
+
+  /** Moves everything; what is written meanwhile waits, so that nothing goes to the database that is left. */
+  private async moveTo(disk: Database, memory: Database): Promise<void> {
+    let moved = (): void => undefined;
+    this.gate = new Promise((done) => (moved = done));
+    try {
+      while (this.attempts.size > 0) await Promise.allSettled(this.attempts);
+      await moveInto(disk, memory);
+      this.use(disk, { where: 'device' });
+      memory.close();
+    } catch (thrown) {
+      disk.close();
+      throw thrown;
+    } finally {
+      moved();
     }
   }
 }

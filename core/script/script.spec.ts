@@ -3,7 +3,8 @@ import type { Sheet } from '../sheet/schema';
 import { compile } from '../timeline/compile';
 import { isMovable } from './call';
 import { usualOptions } from './options';
-import { allCalls, callOptionsOf, scriptOf, type ScriptWishes } from './script';
+import { allCalls } from './all-calls';
+import { callOptionsOf, scriptOf, type ScriptWishes } from './script';
 
 const sheet = readTempoText('round 1:00: 1 2\nrest 0:30\nround 1:00: 1 2\nrest 0:30\nround 1:00: 3').sheet;
 const madeBy = (of: Sheet, wishes: ScriptWishes = {}) => callOptionsOf(of, compile(of), wishes);

@@ -41,7 +41,7 @@ class Hands {
 
   async press(target: HTMLElement, key: string, more: KeyboardEventInit = {}): Promise<void> {
     target.focus();
-    target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, ...more }));
+    target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }));
     await this.fixture.whenStable();
   }
 
@@ -68,7 +68,8 @@ async function open(sheet: Sheet): Promise<Hands> {
   const hands = new Hands(fixture, sheet.id);
   await until(() => {
     TestBed.tick();
-    return hands.host.querySelector('header') !== null;
+    // What stands beside the rundown comes when the page has nothing else to do.
+    return hands.host.querySelector('header') !== null && hands.host.querySelector('kt-side-panel') !== null;
   });
   return hands;
 }
