@@ -62,7 +62,7 @@ export class Shell {
   constructor() {
     const toView = ({ path, name, key }: (typeof this.views)[number]): Shortcut => ({
       keys: [`Alt+${key}`],
-      does: name,
+      does: name, repeats: false,
       typing: true,
       when: () => !this.bare(),
       press: () => void this.router.navigateByUrl(path),
@@ -99,7 +99,7 @@ export class Shell {
       });
     inject(KeysService).use('Everywhere', [
       ...this.views.map(toView),
-      { keys: ['Shift+?'], does: 'Show the keys', press: () => void this.showKeys() },
+      { keys: ['Shift+?'], does: 'Show the keys', repeats: false, press: () => void this.showKeys() },
     ]);
   }
 

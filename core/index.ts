@@ -128,6 +128,7 @@ export * from './script/options';
 export * from './script/call';
 export * from './script/candidates';
 export * from './script/schedule';
+export * from './plain-text';
 export * from './script/all-calls';
 export * from './script/script';
 export * from './script/shown';

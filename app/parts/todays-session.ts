@@ -2,9 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButtonModule } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { dayOf, isoDay, sayStep } from '../../core/index';
+import { isoDay, sayStep } from '../../core/index';
 import { KeysService } from '../services/keys.service';
 import { ProgrammeService } from '../services/programme.service';
+import { TodayService } from '../services/today.service';
 
 /** The session that a programme has for today, one key away. */
 @Component({
@@ -28,10 +29,11 @@ import { ProgrammeService } from '../services/programme.service';
 export class TodaysSession {
   private readonly programmes = inject(ProgrammeService);
   private readonly router = inject(Router);
+  private readonly day = inject(TodayService).day;
   private readonly all = toSignal(this.programmes.all$);
   protected readonly sayStep = sayStep;
   protected readonly today = computed(() => {
-    const day = isoDay(dayOf(Date.now()));
+    const day = isoDay(this.day());
     for (const programme of this.all() ?? []) {
       const session = programme.sessions.find((each) => each.day === day && each.state === 'open');
       if (session) return { programme, session };
@@ -43,7 +45,7 @@ export class TodaysSession {
     inject(KeysService).use('Today', [
       {
         keys: ['t'],
-        does: 'Open the sheet of today’s session',
+        does: 'Open the sheet of today’s session', repeats: false,
         when: () => this.today() !== null,
         press: () => void this.open(),
       },

@@ -23,6 +23,7 @@ import { sheetFigures, type SheetFigures } from '../store/figures';
 import { mostSteps, type History } from '../store/sheet-rows';
 import { freshId } from './fresh-id';
 import type { judging } from './judging';
+import { KeysService } from './keys.service';
 import { SettingsService } from './settings.service';
 import { SheetWriter } from './sheet-writer';
 import { SheetsService } from './sheets.service';
@@ -43,6 +44,7 @@ export class Editor {
   private readonly sheets = inject(SheetsService);
   private readonly settings = inject(SettingsService);
   private readonly voices = inject(VoiceService);
+  private readonly keys = inject(KeysService);
   private readonly state = signal<Sheet | null>(null);
   private readonly steps = signal<readonly Step[]>([]);
   private readonly at = signal(0);
@@ -172,7 +174,8 @@ export class Editor {
     this.refused.set(fault ?? '');
     if (fault !== null) return;
     const now = this.steps()[this.at()];
-    const merges = this.merging && name !== '' && now?.name === name;
+    // A key that is held goes on with what its first press has done: one step of undo.
+    const merges = this.merging && (this.keys.holding || (name !== '' && now?.name === name));
     const number = (now?.number ?? 0) + (merges ? 0 : 1);
     const kept = this.steps().slice(merges ? 0 : Math.max(0, this.at() + 2 - mostSteps), this.at() + (merges ? 0 : 1));
     this.steps.set([...kept, { sheet: after, name, number }]);

@@ -168,6 +168,8 @@ export class Follower {
         this.hostHere.set(message.here);
         return;
       case 'refused':
+        // Whoever was in once waits for the tablet, which may come back later (a server that was started anew).
+        if (this.line() !== 'ended') return;
         this.refusal.set(message.why);
         this.end();
         return;

@@ -21,8 +21,8 @@ describe('keys', () => {
     const done: string[] = [];
     let running = false;
     listen([
-      { keys: ['b'], does: 'begin', when: () => !running, press: () => done.push('begin') && (running = true) },
-      { keys: ['x', 'y'], does: 'end', when: () => running, press: () => done.push('end') },
+      { keys: ['b'], does: 'begin', repeats: false, when: () => !running, press: () => done.push('begin') && (running = true) },
+      { keys: ['x', 'y'], does: 'end', repeats: false, when: () => running, press: () => done.push('end') },
     ]);
     expect(press(document.body, 'y')).toBeTrue();
     expect(press(document.body, 'b')).toBeFalse();
@@ -34,8 +34,8 @@ describe('keys', () => {
   it('are not heard while somebody types, but for those that say so', () => {
     const done: string[] = [];
     listen([
-      { keys: ['q'], does: 'quiet', press: () => done.push('quiet') },
-      { keys: ['Alt+q'], does: 'loud', typing: true, press: () => done.push('loud') },
+      { keys: ['q'], does: 'quiet', repeats: false, press: () => done.push('quiet') },
+      { keys: ['Alt+q'], does: 'loud', repeats: false, typing: true, press: () => done.push('loud') },
     ]);
     const field = document.createElement('input');
     document.body.append(field);
@@ -47,7 +47,7 @@ describe('keys', () => {
 
   it('wait while a dialog, a menu or a list lies over the page', () => {
     const done: string[] = [];
-    listen([{ keys: ['r'], does: 'run', press: () => done.push('run') }]);
+    listen([{ keys: ['r'], does: 'run', repeats: false, press: () => done.push('run') }]);
     const overlays = TestBed.inject(OverlayContainer).getContainerElement();
     for (const role of ['dialog', 'menu', 'listbox']) {
       const over = document.createElement('div');
@@ -62,10 +62,30 @@ describe('keys', () => {
   });
 
   it('are listed as they are shown, and gone with whoever listens', () => {
-    const keys = listen([{ keys: ['$mod+Enter', 'Alt+m'], does: 'run', press: () => undefined }]);
+    const keys = listen([{ keys: ['$mod+Enter', 'Alt+m'], does: 'run', repeats: false, press: () => undefined }]);
     expect(keys.now()[0]?.shortcuts[0]?.keys.map(sayKey)).toEqual(['Ctrl Enter', 'Alt M']);
     expect(['Shift+?', 'Delete', 'ArrowUp'].map(sayKey)).toEqual(['?', 'Del', '↑']);
     TestBed.resetTestingModule();
     expect(keys.now().map(({ where }) => where)).not.toContain('Here');
+  });
+
+  it('that are held down are pressed once, but for those that go on; what goes on is told apart', () => {
+    const done: string[] = [];
+    const keys = listen([
+      { keys: ['t'], does: 'thirty seconds more', repeats: false, press: () => done.push('longer') },
+      {
+        keys: ['+'],
+        does: 'faster',
+        repeats: true,
+        press: () => done.push(keys.holding ? 'goes on' : 'begins'),
+      },
+    ]);
+    for (const repeat of [false, true, true]) {
+      // The key stays this one’s, whether it does something or not.
+      expect(press(document.body, 't', { repeat })).toBeFalse();
+      press(document.body, '+', { repeat });
+    }
+    expect(done).toEqual(['longer', 'begins', 'goes on', 'goes on']);
+    expect(keys.holding).toBeFalse();
   });
 });

@@ -7,6 +7,11 @@ export interface Shortcut {
   readonly keys: readonly string[];
   readonly does: string;
   readonly press: (event: KeyboardEvent) => void;
+  /**
+   * Whether a key that is held down does it again and again: yes where somebody goes through a list or turns a thing little by
+   * little, no for what starts, deletes, opens or changes a run.
+   */
+  readonly repeats: boolean;
   /** Whether the key means this here and now; where it does not, it is the browser's. */
   readonly when?: (event: KeyboardEvent) => boolean;
   /** Also while somebody types in a field. */
@@ -44,6 +49,11 @@ export class KeysService {
   private readonly all = signal<readonly KeysOf[]>([]);
   /** What can be pressed now, the newest place first. */
   readonly now = this.all.asReadonly();
+  /** Whether what is being done is done by a key that is held down: it goes on with what its first press has done. */
+  get holding(): boolean {
+    return this.held;
+  }
+  private held = false;
 
   /** Listens to keys until the caller is gone. To be called where something is injected. */
   use(where: string, shortcuts: readonly Shortcut[]): void {
@@ -70,7 +80,13 @@ export class KeysService {
     if (!shortcut.typing && isTyping(event)) return;
     if (shortcut.when && !shortcut.when(event)) return;
     event.preventDefault();
-    shortcut.press(event);
+    if (event.repeat && !shortcut.repeats) return;
+    this.held = event.repeat;
+    try {
+      shortcut.press(event);
+    } finally {
+      this.held = false;
+    }
   }
 }
 

@@ -79,14 +79,16 @@ export class LiveLine {
     const message = readMessage(serverSchema, text);
     // What cannot be understood comes from another version of the server: what can be goes on.
     if (!message) return;
-    this.fails = 0;
     if (message.kind === 'pong') {
       const { t0, t1, t2 } = message;
       this.trips = [...this.trips, { t0, t1, t2, t3: local() }].slice(-keptTrips);
       this.offset.set(offsetOf(this.trips));
       return;
     }
-    if (message.kind === 'joined' || message.kind === 'opened') this.wasIn = true;
+    if (message.kind === 'joined' || message.kind === 'opened') {
+      this.wasIn = true;
+      this.fails = 0;
+    }
     if (message.kind === 'ended' || (message.kind === 'refused' && !this.passes(message.why))) {
       if (message.kind === 'refused') this.refusal.set(message.why);
       this.end();

@@ -16,6 +16,9 @@ interface AudioSessionNavigator {
   readonly audioSession?: { type: string };
 }
 
+/** A start waits for the audio clock for so long. */
+const unlockWithinMs = 400;
+
 /** Asks the device to turn music down while the page sounds; a browser without audio sessions is left as it is. */
 function askForQuiet(device: Navigator & AudioSessionNavigator): void {
   if (device.audioSession) device.audioSession.type = 'transient';
@@ -39,13 +42,17 @@ export class SoundService {
     });
   }
 
-  /** Opens the audio clock; must be called from a press of a key or button. */
+  /**
+   * Opens the audio clock; must be called from a press of a key or button. A browser may never answer: nobody waits for it
+   * longer than a moment, and where it answers later, `now` has the clock from then on.
+   */
   async unlock(): Promise<void> {
     try {
       if (this.settings.settings().duckMusic) askForQuiet(navigator);
       this.context ??= new AudioContext();
       this.master ??= this.toSpeaker(this.context);
-      await this.context.resume();
+      const late = new Promise((done) => setTimeout(done, unlockWithinMs));
+      await Promise.race([this.context.resume(), late]);
     } catch {
       // No audio device, or audio is blocked: the run goes by the page's clock and stays silent.
       this.context = null;

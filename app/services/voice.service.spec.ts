@@ -52,6 +52,23 @@ describe('the recorded voices', () => {
     return { voices, fetched };
   }
 
+  it('are read again when the line is back, where they could not be', async () => {
+    const { voices } = await setUp();
+    (window.fetch as jasmine.Spy).and.rejectWith(new TypeError('Failed to fetch'));
+    expect(await voices.ready()).toBeNull();
+    voices.getReady();
+    TestBed.tick();
+    (window.fetch as jasmine.Spy).and.callFake((path: string) =>
+      Promise.resolve(new Response(path.endsWith('.wav') ? wav() : 'no sound')),
+    );
+    dispatchEvent(new Event('online'));
+    await until(() => {
+      TestBed.tick();
+      return voices.recording() !== null;
+    });
+    expect((await voices.ready())?.voice.id).toBe('slt');
+  });
+
   it('are known at once, and decoded only when somebody is going to listen', async () => {
     const { voices, fetched } = await setUp();
     expect([voices.names(), voices.recording()]).toEqual([[{ id: 'slt', name: 'V' }], null]);

@@ -1,4 +1,6 @@
 import { computed, effect, inject, Injectable, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { fromEvent, merge } from 'rxjs';
 import {
   assemble,
   lengthIn,
@@ -49,6 +51,8 @@ export class VoiceService {
   });
   readonly names = computed(() => (this.pack()?.voices ?? []).map(({ id, name }) => ({ id, name })));
   private readonly decoded = signal<AudioBuffer | null>(null);
+  /** Counts how often it was tried again. */
+  private readonly again = signal(0);
   /** Whether somebody is going to listen: a recording takes a second or two of work and megabytes to decode. */
   private readonly wanted = signal(false);
   /** The chosen voice's recording, once it is wanted and decoded, with the coach's own words where the voice has them. */
@@ -80,12 +84,23 @@ export class VoiceService {
   private readonly loaded = this.load();
 
   constructor() {
+    // The line is back, or somebody looks at the page again: what is missing is read again.
+    merge(fromEvent(globalThis, 'online'), fromEvent(document, 'visibilitychange'))
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => void this.readAgain());
     effect(() => {
       const packed = this.packed();
+      this.again();
       this.decoded.set(null);
       if (packed && this.wanted())
         void this.record(packed).then((buffer) => packed === this.packed() && this.decoded.set(buffer));
     });
+  }
+
+  private async readAgain(): Promise<void> {
+    if (document.visibilityState === 'hidden') return;
+    if (this.pack() === null) await this.load();
+    else if (this.wanted() && this.decoded() === null) this.again.update((times) => times + 1);
   }
 
   private async load(): Promise<void> {
@@ -122,6 +137,8 @@ export class VoiceService {
   private record(voice: Voice): Promise<AudioBuffer | null> {
     const known = this.recordings.get(voice.id) ?? this.decode(voice);
     this.recordings.set(voice.id, known);
+    // What could not be read is tried again by who asks next.
+    void known.then((read) => read ?? this.recordings.delete(voice.id));
     return known;
   }
 

@@ -48,9 +48,10 @@ export type OwnBag = z.infer<typeof ownBagSchema>;
  * @example takenName('Heavy') // "this is the name of a kind that is there"
  */
 export function takenName(name: string): string | null {
-  return bagKinds.some((kind) => kind === name.trim().toLowerCase())
-    ? 'this is the name of a kind that is there'
-    : null;
+  // Text reads words and hyphens alike: "Double end" would be the kind `double-end` there.
+  const asText = name.trim().toLowerCase().replace(/[\s-]+/g, '-');
+  const kind = bagKinds.find((each) => each === asText);
+  return kind === undefined ? null : `this is the name of a kind that is there; add a word, as “${name.trim()} two”`;
 }
 
 /** The name of a kind of bag: one that is built in, or one of the coach's own. */

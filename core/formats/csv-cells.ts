@@ -1,7 +1,12 @@
 import Papa from 'papaparse';
+import { plainText } from '../plain-text';
 
-/** What a spreadsheet would run as a formula, or take for one (OWASP, "CSV Injection"), with the marks that were put before it. */
-const formula = /^'*[=+\-@\t\r]/;
+/**
+ * What a spreadsheet would run as a formula, or take for one (OWASP, "CSV Injection"), with the marks that were put before it:
+ * behind blanks, line ends, zero-width signs and a byte order mark, too, which importers drop, and in full-width forms, which
+ * some take for the narrow ones.
+ */
+const formula = /^'*(?:[\t\r\n]|[\s\u200b-\u200f\u2060\ufeff]*[=+\-@\uff1d\uff0b\uff0d\uff20])/;
 
 /**
  * A cell that no spreadsheet runs: a mark is put before what looks like a formula, and before what has such marks already,
@@ -15,8 +20,12 @@ export const plainCell = (cell: string): string => (/^'/.test(cell) && formula.t
 
 /** Rows as CSV by RFC 4180: commas, CRLF, quotes where they are needed; what looks like a formula is made safe. `writeCsv(['a', 'b'], [[1, null]])` → `a,b`, `1,` */
 export function writeCsv(header: readonly string[], rows: readonly (readonly (string | number | null)[])[]): string {
-  const cells = rows.map((row) => row.map((cell) => (typeof cell === 'string' ? safeCell(cell) : (cell ?? ''))));
-  return `${Papa.unparse([[...header], ...cells], { newline: '\r\n' })}\r\n`;
+  const safe = (cell: string | number | null): string | number =>
+    typeof cell === 'string' ? safeCell(plainText(cell)) : (cell ?? '');
+  return `${Papa.unparse(
+    [header, ...rows].map((row) => row.map(safe)),
+    { newline: '\r\n' },
+  )}\r\n`;
 }
 
 /** A table as it stands in a file. */
@@ -33,7 +42,7 @@ export const mostCsvRows = 20_000;
  * @example readCsv('date,minutes\r\n2026-11-26,40\r\n')?.rows.length // 1
  */
 export function readCsv(text: string): CsvTable | null {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+  const { data } = Papa.parse<string[]>(plainText(text.replace(/^\uFEFF/, '')), {
     skipEmptyLines: 'greedy',
     preview: mostCsvRows + 1,
   });

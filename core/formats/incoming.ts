@@ -1,3 +1,4 @@
+import { countUnplain, plainText, sayTaken } from '../plain-text';
 import { bookFormat } from '../sheet/book';
 import type { Sheet } from '../sheet/schema';
 import { workFault } from '../timeline/work';
@@ -10,7 +11,14 @@ import type { TextFault } from './tempo-text/line';
 /** A file, or pasted text, by what is in it. */
 export type Incoming =
   /** A sheet; of text, with what could not be read of it. */
-  | { readonly kind: 'sheet'; readonly sheet: Sheet; readonly faults: readonly TextFault[]; readonly titled: boolean }
+  | {
+      readonly kind: 'sheet';
+      readonly sheet: Sheet;
+      readonly faults: readonly TextFault[];
+      readonly titled: boolean;
+      /** What was removed of it, in words. */
+      readonly taken: string | null;
+    }
   /** One of our files that is taken in elsewhere. */
   | { readonly kind: 'book' | 'backup'; readonly text: string }
   | { readonly kind: 'refused'; readonly problems: readonly Problem[] };
@@ -28,14 +36,15 @@ function formatOf(text: string): string | null {
   }
 }
 
-function fromJson(text: string): Incoming {
+function fromJson(text: string, taken: number): Incoming {
   const format = formatOf(text);
   if (format === bookFormat) return { kind: 'book', text };
   if (format === backupFormat) return { kind: 'backup', text };
   const read: FromFile<Sheet> = readSheetJson(text);
   if (!read.ok) return { kind: 'refused', problems: read.problems };
   const fault = workFault(read.value);
-  return fault ? refused(fault) : { kind: 'sheet', sheet: read.value, faults: [], titled: true };
+  if (fault) return refused(fault);
+  return { kind: 'sheet', sheet: read.value, faults: [], titled: true, taken: sayTaken(taken + (read.taken ?? 0)) };
 }
 
 /**
@@ -44,19 +53,20 @@ function fromJson(text: string): Incoming {
  * @example readIncomingText('round 3:00: 1 2').kind // "sheet"
  */
 export function readIncomingText(text: string): Incoming {
-  const plain = text.replace(/^\uFEFF/, '');
+  const taken = countUnplain(text);
+  const plain = plainText(text).replace(/^\uFEFF/, '');
   if (plain.trim() === '') return refused('there is nothing in it');
   if (/^\s*[{[]/.test(plain)) {
-    const json = fromJson(plain);
+    const json = fromJson(plain, taken);
     // A text may begin with a bracket, too: "[1 / 2] 3" in a first line.
     if (json.kind !== 'refused' || !/^\s*\[/.test(plain)) return json;
   }
-  const taken = /^\s*<!doctype html/i.test(plain) ? sheetInPage(plain) : null;
-  if (taken !== null) return fromJson(taken);
+  const inside = /^\s*<!doctype html/i.test(plain) ? sheetInPage(plain) : null;
+  if (inside !== null) return fromJson(inside, taken);
   if (plain.length > mostCharacters)
     return refused(`a session as text holds ${mostCharacters.toLocaleString('en')} characters; this has more`);
   const { sheet, faults } = readTempoText(plain);
   const fault = workFault(sheet);
   if (fault) return refused(fault);
-  return { kind: 'sheet', sheet, faults, titled: sheet.title !== '' };
+  return { kind: 'sheet', sheet, faults, titled: sheet.title !== '', taken: sayTaken(taken) };
 }

@@ -1,3 +1,4 @@
+import { plainData } from '../plain-text';
 import * as z from '../schemas';
 import { sheetFormat, sheetSchema, sheetVersion, type Sheet } from '../sheet/schema';
 
@@ -8,8 +9,10 @@ export interface Problem {
   readonly what: string;
 }
 
+/** What a file holds; `taken` counts characters that were removed since no text can hold them. */
 export type FromFile<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
+  | { readonly ok: true; readonly value: T; readonly taken?: number }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /** More than any hand-made sheet; a bound on what a wrong file can cost. */
 const mostCharacters = 20_000_000;
@@ -35,8 +38,9 @@ export function readJson<T>(text: string, schema: z.ZodMiniType<T>): FromFile<T>
       problems: [{ path: '', what: `this is not JSON (${thrown instanceof Error ? thrown.message : 'unreadable'})` }],
     };
   }
-  const parsed = schema.safeParse(data);
-  if (parsed.success) return { ok: true, value: parsed.data };
+  const plain = plainData(data);
+  const parsed = schema.safeParse(plain.data);
+  if (parsed.success) return { ok: true, value: parsed.data, ...(plain.taken > 0 ? { taken: plain.taken } : {}) };
   return {
     ok: false,
     problems: parsed.error.issues.map((issue) => ({ path: sayPath(issue.path), what: issue.message })),

@@ -1,3 +1,4 @@
+import { plainText } from '../plain-text';
 import { compile } from '../timeline/compile';
 import { scriptOf, type Script } from '../script/script';
 import type { Sheet } from '../sheet/schema';
@@ -50,7 +51,7 @@ export function vttOf(all: readonly Cue[]): string {
   const cues = all.map(
     ({ from, to, text }, at) => `${at + 1}\n${stamp(from, '.')} --> ${stamp(to, '.')}\n${escaped(text)}\n`,
   );
-  return `WEBVTT\n\n${cues.join('\n')}`;
+  return plainText(`WEBVTT\n\n${cues.join('\n')}`);
 }
 
 /** Cues within a stretch, as a film has them that begins there after a delay. */
@@ -74,7 +75,8 @@ export function writeVtt(sheet: Sheet, script: Script = scriptOf(sheet)): string
 
 /** The same as SubRip text, which has no standard; read widely as numbered cues with a comma before thousandths. */
 export function writeSrt(sheet: Sheet, script: Script = scriptOf(sheet)): string {
-  return cuesOf(sheet, script)
-    .map(({ from, to, text }, at) => `${at + 1}\n${stamp(from, ',')} --> ${stamp(to, ',')}\n${plainForSrt(text)}\n`)
-    .join('\n');
+  const cues = cuesOf(sheet, script).map(
+    ({ from, to, text }, at) => `${at + 1}\n${stamp(from, ',')} --> ${stamp(to, ',')}\n${plainForSrt(text)}\n`,
+  );
+  return plainText(cues.join('\n'));
 }

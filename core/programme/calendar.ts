@@ -1,14 +1,20 @@
 import ICAL from 'ical.js';
 import ical, { ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
-import { dayFromIso, dayOf, momentOf, type Day } from '../log/day';
+import { plainText } from '../plain-text';
+import { dayFromIso, dayOf, type Day } from '../log/day';
 import { sayStep } from './steps';
 import type { Programme, ProgrammeSession } from '../sheet/programme';
+
+const minuteMs = 60_000;
+const dayMs = 24 * 60 * minuteMs;
 
 /** What stands behind a session's id, so that no other calendar's event has the same. */
 const domain = 'keen-tempo.invalid';
 
 /** The stable id of a session in calendars. `uidOf({ id: 'p-1' })` → `p-1@keen-tempo.invalid` */
-export const uidOf = ({ id }: Pick<ProgrammeSession, 'id'>): string => `${id}@${domain}`;
+export const uidOf = ({ id }: Pick<ProgrammeSession, 'id'>): string =>
+  // Whatever a file has brought in as an id: nothing in it ends a line or begins a property.
+  `${encodeURIComponent(plainText(id))}@${domain}`;
 
 function wordsOf({ adds, repeats, easier }: ProgrammeSession): string {
   return [
@@ -31,7 +37,8 @@ export function programmeIcs(programme: Programme, stamp: number): string {
     method: ICalCalendarMethod.PUBLISH,
   });
   sessions.forEach((session, at) => {
-    const start = new Date(momentOf(dayFromIso(session.day) ?? 0, wishes.at));
+    // A floating time is written by the digits that UTC has: they are made those of the wall, wherever this runs.
+    const start = new Date((dayFromIso(session.day) ?? 0) * dayMs + wishes.at * minuteMs);
     calendar.createEvent({
       id: uidOf(session),
       sequence: session.sequence,
@@ -39,13 +46,13 @@ export function programmeIcs(programme: Programme, stamp: number): string {
       // Without a zone: at the class's own time, wherever the calendar stands.
       floating: true,
       start,
-      end: new Date(start.getTime() + session.minutes * 60_000),
+      end: new Date(start.getTime() + session.minutes * minuteMs),
       summary: `Session ${at + 1} of ${sessions.length}`,
       description: wordsOf(session),
       status: session.state === 'missed' ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
     });
   });
-  return calendar.toString();
+  return plainText(calendar.toString());
 }
 
 /** A day and time that a calendar has for one of our sessions. */

@@ -247,6 +247,40 @@ describe('the calendar file', () => {
     expect(text.split('\r\n').every((line) => new TextEncoder().encode(line).length <= 75)).toBeTrue();
   });
 
+  it('has the times of the wall in every zone, over a change of summer time, too, and is read back with its days', () => {
+    const before = process.env['TZ'];
+    try {
+      for (const zone of ['Europe/Berlin', 'America/Los_Angeles', 'Pacific/Auckland']) {
+        process.env['TZ'] = zone;
+        // In each of them clocks change between the middle of March and that of April, or did so in autumn there.
+        const { programme: spring } = newProgramme('p', wishes, [], (dayFromIso('2027-03-11') ?? 0) - 3);
+        const there = programmeIcs(spring, Date.UTC(2027, 2, 1));
+        const starts = [...there.matchAll(/DTSTART:(\d{8})T(\d{6})\r\n/g)];
+        expect(starts.length).toBe(spring.sessions.length);
+        expect(starts.map(([, day]) => day)).toEqual(spring.sessions.map(({ day }) => day.replaceAll('-', '')));
+        expect(new Set(starts.map(([, , time]) => time))).toEqual(new Set(['180000']));
+        expect(movesIn(there)?.map(({ day }) => isoDay(day))).toEqual(spring.sessions.map(({ day }) => day));
+      }
+    } finally {
+      if (before === undefined) delete process.env['TZ'];
+      else process.env['TZ'] = before;
+    }
+  });
+
+  it('is put together of what a file has brought in: no id ends its line', () => {
+    const [first, ...others] = programme.sessions;
+    if (!first) return;
+    const id = 'x\r\nATTENDEE:mailto:a@b.invalid\u0000';
+    const hostile = programmeIcs({ ...programme, sessions: [{ ...first, id }, ...others] }, Date.UTC(2026, 10, 26));
+    const names = new ICAL.Component(ICAL.parse(hostile) as unknown[])
+      .getAllSubcomponents('vevent')
+      .flatMap((event) => event.getAllProperties().map(({ name }) => name));
+    expect(names.length).toBeGreaterThan(0);
+    expect(names).not.toContain('attendee');
+    expect(hostile).not.toContain('\u0000');
+    expect(movesIn(hostile)?.[0]?.uid).toBe(uidOf({ id }));
+  });
+
   it('holds no names, and its ids stay when it is planned anew', () => {
     expect(text).not.toContain('Wren');
     const later = programmeIcs(replan(programme, [], monday + 3).programme, Date.UTC(2026, 10, 27));

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal } from '@angular/core';
 import { ChoiceField } from '../../parts/fields/choice-field';
 import { NumberField } from '../../parts/fields/number-field';
 import { MatButtonModule } from '@angular/material/button';
@@ -62,7 +62,13 @@ export class SpeedBench {
   protected readonly rate = signal(360);
   protected readonly chosen = signal(2);
 
+  private left = false;
+
   constructor() {
+    inject(DestroyRef).onDestroy(() => {
+      this.left = true;
+      this.sound.silence();
+    });
     effect(() => {
       this.rate.set(this.measured()?.rebounds ?? 360);
     });
@@ -89,6 +95,7 @@ export class SpeedBench {
 
   protected async hear(): Promise<void> {
     await this.sound.unlock();
+    if (this.left) return;
     this.sound.silence();
     const [now, rhythm] = [this.sound.now(), this.rhythm()];
     if (now === null || !rhythm) return;

@@ -19,9 +19,10 @@ export function callShortcuts({ go, shift, mute, lock, listen }: CallHands): rea
     const row = target instanceof Element ? target.closest<HTMLElement>(rows) : null;
     return row?.dataset['call'] ?? row?.dataset['unsaid'] ?? null;
   };
-  const on = (key: string, does: string, press: (call: string) => void): Shortcut => ({
+  const on = (key: string, does: string, press: (call: string) => void, repeats = false): Shortcut => ({
     keys: [key],
     does,
+    repeats,
     when: (event) => callAt(event) !== null,
     press: (event) => {
       const call = callAt(event);
@@ -29,10 +30,10 @@ export function callShortcuts({ go, shift, mute, lock, listen }: CallHands): rea
     },
   });
   return [
-    on('ArrowUp', 'The call above', (call) => go(call, -1)),
-    on('ArrowDown', 'The call below', (call) => go(call, 1)),
-    on('Alt+ArrowUp', 'Half a second earlier', (call) => shift(call, -step)),
-    on('Alt+ArrowDown', 'Half a second later', (call) => shift(call, step)),
+    on('ArrowUp', 'The call above', (call) => go(call, -1), true),
+    on('ArrowDown', 'The call below', (call) => go(call, 1), true),
+    on('Alt+ArrowUp', 'Half a second earlier', (call) => shift(call, -step), true),
+    on('Alt+ArrowDown', 'Half a second later', (call) => shift(call, step), true),
     on('l', 'Lock it where it is, let it go', lock),
     on('m', 'Mute it, say it again', mute),
     on('p', 'Listen from here', listen),

@@ -259,8 +259,8 @@ export class CallsPage {
       }),
     );
     keys.use('The calls of this sheet', [
-      { keys: ['$mod+z'], does: 'Undo', press: () => this.told.step(-1) },
-      { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', press: () => this.told.step(1) },
+      { keys: ['$mod+z'], does: 'Undo', repeats: true, press: () => this.told.step(-1) },
+      { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', repeats: true, press: () => this.told.step(1) },
     ]);
   }
 

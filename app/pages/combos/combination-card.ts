@@ -129,15 +129,15 @@ export class CombinationCard {
     return fit && { ...fit, text: fit.adapted ? writeCombination(fit.adapted) : '' };
   });
 
-  protected type(text: string): void {
-    this.past.update((texts) => [...texts.slice(-299), this.text()]);
+  protected type(text: string, goesOn = false): void {
+    if (!goesOn) this.past.update((texts) => [...texts.slice(-299), this.text()]);
     this.future.set([]);
     this.show(text);
   }
 
   /** A change made on the staff or by a repair; what the staff showed mirrored is kept as it was meant. */
-  protected take(combination: Combination): void {
-    this.type(writeCombination(this.stance() === 'southpaw' ? mirrorCombination(combination) : combination));
+  protected take(combination: Combination, goesOn = false): void {
+    this.type(writeCombination(this.stance() === 'southpaw' ? mirrorCombination(combination) : combination), goesOn);
   }
 
   private show(text: string): void {
@@ -174,17 +174,18 @@ export class CombinationCard {
   /** Keys of the card, also while somebody types in it; elsewhere on the page they are the browser's. */
   private listenToKeys(): void {
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-    const on = (keys: readonly string[], does: string, press: () => void): Shortcut => ({
+    const on = (keys: readonly string[], does: string, press: () => void, repeats = false): Shortcut => ({
       keys,
       does,
+      repeats,
       typing: true,
       when: ({ target }) => target instanceof Node && host.contains(target),
       press,
     });
     inject(KeysService).use('A combination', [
       on(['Alt+r'], 'Take the first repair', () => this.repairFirst()),
-      on(['$mod+z'], 'Undo', () => this.step('past')),
-      on(['$mod+Shift+z', '$mod+y'], 'Redo', () => this.step('future')),
+      on(['$mod+z'], 'Undo', () => this.step('past'), true),
+      on(['$mod+Shift+z', '$mod+y'], 'Redo', () => this.step('future'), true),
       on(['Escape'], 'Close it', () => this.closed.emit()),
     ]);
   }

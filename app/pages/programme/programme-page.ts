@@ -9,7 +9,6 @@ import { Router } from '@angular/router';
 import {
   alike,
   dayFromIso,
-  dayOf,
   isoDay,
   momentOf,
   readStored,
@@ -17,7 +16,6 @@ import {
   sayStep,
   stepsTo,
   writeCombination,
-  type Day,
   type Plan,
   type Programme,
   type ProgrammeSession,
@@ -34,6 +32,7 @@ import { ProgrammeService } from '../../services/programme.service';
 import { ProgressService } from '../../services/progress.service';
 import { ProgrammeForm } from './programme-form';
 import { WeekCalendar, type Moved } from './week-calendar';
+import { TodayService } from '../../services/today.service';
 
 /** Repeats that come more days late than this are spoken of (house value). */
 const saidLate = 3;
@@ -70,7 +69,7 @@ export class ProgrammePage {
   });
 
   protected readonly unreadStores = ['choices'] as const;
-  protected readonly today: Day = dayOf(Date.now());
+  protected readonly today = inject(TodayService).day;
   protected readonly all = toSignal(this.programmes.all$);
   private readonly picked = signal<string | null>(null);
   protected readonly programme = computed(() => {
@@ -131,7 +130,7 @@ export class ProgrammePage {
 
   protected readonly sayGoal = sayGoal;
   protected isToday({ day }: ProgrammeSession): boolean {
-    return day === isoDay(this.today);
+    return day === isoDay(this.today());
   }
 
   protected momentOfDay({ day }: ProgrammeSession): number {
@@ -151,18 +150,18 @@ export class ProgrammePage {
     inject(KeysService).use('The programme', [
       {
         keys: ['t'],
-        does: 'Open the sheet of today, or of the next session',
+        does: 'Open the sheet of today, or of the next session', repeats: false,
         when: () => this.next() !== null,
         press: () => void this.openSheet(this.next()),
       },
-      { keys: ['n'], does: 'A new programme', press: () => this.form.set('new') },
+      { keys: ['n'], does: 'A new programme', repeats: false, press: () => this.form.set('new') },
     ]);
   }
 
   private async replan(): Promise<void> {
     const programme = this.programme();
     if (!programme) return;
-    const next = await this.programmes.replan(programme, this.today);
+    const next = await this.programmes.replan(programme, this.today());
     this.plan.set(next.plan);
     if (alike(next.programme, programme)) return;
     if (next.moved.length > 0) this.moved.set(next.moved);
@@ -176,7 +175,7 @@ export class ProgrammePage {
 
   protected async make(wishes: ProgrammeWishes): Promise<void> {
     const old = this.form() === 'other' ? this.programme() : null;
-    const made = await this.programmes.create(wishes, this.today);
+    const made = await this.programmes.create(wishes, this.today());
     this.picked.set(made.programme.id);
     this.form.set(null);
     this.plan.set(made.plan);
@@ -192,7 +191,7 @@ export class ProgrammePage {
   protected async move({ id, day }: Moved): Promise<void> {
     const programme = this.programme();
     if (!programme) return;
-    const moved = await this.programmes.move(programme, id, day, this.today);
+    const moved = await this.programmes.move(programme, id, day, this.today());
     if (!moved) {
       void this.notices.say('That day is over, or has a session already: choose a free one');
       return;
@@ -235,7 +234,7 @@ export class ProgrammePage {
     let [programme, count] = [before, 0];
     for (const { uid, day } of moves) {
       const session = programme.sessions.find((each) => calendar.uidOf(each) === uid && each.day !== isoDay(day));
-      const moved = session && (await this.programmes.move(programme, session.id, day, this.today));
+      const moved = session && (await this.programmes.move(programme, session.id, day, this.today()));
       if (!moved) continue;
       programme = moved.programme;
       count += 1;

@@ -4,7 +4,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { Router, RouterLink } from '@angular/router';
 import { switchMap } from 'rxjs';
-import { dayOf, nameOfFault, practiceSheet, type ProgressQuestion, type Suggestion } from '../../../core/index';
+import { nameOfFault, practiceSheet, type ProgressQuestion, type Suggestion } from '../../../core/index';
 import { AddingUp } from '../../parts/adding-up';
 import { ChartCard } from '../../parts/chart/chart-card';
 import { ChoiceField, type Choice } from '../../parts/fields/choice-field';
@@ -16,6 +16,7 @@ import { SheetsService } from '../../services/sheets.service';
 import { AimsTable } from './aims-table';
 import { BodyFigures } from './body-figures';
 import { chartsOf, sayTime } from './charts';
+import { TodayService } from '../../services/today.service';
 
 type Weeks = 4 | 12 | 52 | 0;
 const spans: readonly Choice<Weeks>[] = [
@@ -51,7 +52,7 @@ export class ProgressPage {
   private readonly router = inject(Router);
   private readonly sheets = inject(SheetsService);
   protected readonly settings = inject(SettingsService);
-  private readonly today = dayOf(Date.now());
+  private readonly today = inject(TodayService).day;
 
   protected readonly spans = spans;
   protected readonly empties = empties;
@@ -61,7 +62,7 @@ export class ProgressPage {
   private readonly question = computed((): ProgressQuestion => {
     const { lookBackWeeks, aims, emptyDays } = this.settings.settings();
     return {
-      ...{ today: this.today, days: lookBackWeeks === 0 ? null : lookBackWeeks * 7 },
+      ...{ today: this.today(), days: lookBackWeeks === 0 ? null : lookBackWeeks * 7 },
       ...{ group: this.group(), level: this.level(), aims, emptyDays },
     };
   });

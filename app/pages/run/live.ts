@@ -64,6 +64,12 @@ export class Live {
     return true;
   }
 
+  /** Goes on with the pace that was given last: one change in the place of two. */
+  goOnPacing(factor: number, at: SessionTime): void {
+    if (this.changes().at(-1)?.kind !== 'pace') return;
+    this.changes.update((before) => [...before.slice(0, -1), { kind: 'pace', factor, at }]);
+  }
+
   /** Plans anew, from a moment on, without the last change. */
   undo(at: SessionTime): void {
     if (this.last() !== null && this.changes().length < mostLiveChanges)

@@ -185,7 +185,7 @@ export class RunPage {
     const sheet = this.toRun();
     if (!sheet) return;
     const before = this.unfinished();
-    await this.runner.start(sheet, this.rate());
+    if (!(await this.runner.start(sheet, this.rate()))) return;
     if (this.text()) this.solo.slowly();
     this.unfinished.set(null);
     if (before) await this.putInLog(before);
@@ -200,7 +200,7 @@ export class RunPage {
 
   protected async takeUp({ key, run }: BrokenOff): Promise<void> {
     if (run.solo) this.solo.begin(run.solo.text, run.solo.name, run.sheet.stance);
-    await this.runner.takeUp(key, run);
+    if (!(await this.runner.takeUp(key, run))) return;
     this.unfinished.set(null);
     void this.awake.keep();
   }
@@ -238,66 +238,66 @@ export class RunPage {
       void (broken ? this.takeUp(broken) : this.start());
     };
     inject(KeysService).use('A run', [
-      { keys: ['Space', 'Enter'], does: 'Start', when: (event) => waiting() && free(event), press: begin },
+      { keys: ['Space', 'Enter'], does: 'Start', repeats: false, when: (event) => waiting() && free(event), press: begin },
       {
         keys: ['Space'],
-        does: 'Pause, go on',
+        does: 'Pause, go on', repeats: false,
         when: (event) => running() && free(event),
         press: () => this.runner.toggle(),
       },
-      { keys: ['ArrowLeft', 'PageUp'], does: 'A piece back', when: running, press: () => this.runner.go('back') },
-      { keys: ['ArrowRight', 'PageDown'], does: 'A piece on', when: running, press: () => this.runner.go('forward') },
-      { keys: ['r'], does: 'The piece once more', when: running, press: () => this.runner.go('repeat') },
-      { keys: ['s'], does: 'Stop now', when: running, press: () => this.runner.stopNow() },
+      { keys: ['ArrowLeft', 'PageUp'], does: 'A piece back', repeats: false, when: running, press: () => this.runner.go('back') },
+      { keys: ['ArrowRight', 'PageDown'], does: 'A piece on', repeats: false, when: running, press: () => this.runner.go('forward') },
+      { keys: ['r'], does: 'The piece once more', repeats: false, when: running, press: () => this.runner.go('repeat') },
+      { keys: ['s'], does: 'Stop now', repeats: false, when: running, press: () => this.runner.stopNow() },
       {
         keys: ['x'],
-        does: 'End the run, once it is stopped',
+        does: 'End the run, once it is stopped', repeats: false,
         when: () => this.phase() === 'stopped',
         press: () => this.runner.end(),
       },
-      { keys: ['o'], does: 'Alone: it sits, one more', when: alone, press: () => this.solo.go(1) },
-      { keys: ['b'], does: 'Alone: it broke', when: alone, press: () => this.solo.broke() },
-      { keys: ['c'], does: 'What can be changed', when: running, press: () => this.toggle('changes') },
+      { keys: ['o'], does: 'Alone: it sits, one more', repeats: false, when: alone, press: () => this.solo.go(1) },
+      { keys: ['b'], does: 'Alone: it broke', repeats: false, when: alone, press: () => this.solo.broke() },
+      { keys: ['c'], does: 'What can be changed', repeats: false, when: running, press: () => this.toggle('changes') },
       {
         keys: ['v'],
-        does: 'Walls and remotes',
+        does: 'Walls and remotes', repeats: false,
         when: () => this.phase() !== 'over',
         press: () => this.toggle('walls'),
       },
-      { keys: ['h'], does: 'Everyone with me: hold', when: running, press: () => this.runner.hold() },
-      { keys: ['+'], does: 'Faster', when: running, press: () => this.runner.pace(0.1) },
-      { keys: ['-'], does: 'Slower', when: running, press: () => this.runner.pace(-0.1) },
+      { keys: ['h'], does: 'Everyone with me: hold', repeats: false, when: running, press: () => this.runner.hold() },
+      { keys: ['+'], does: 'Faster', repeats: true, when: running, press: (event) => this.runner.pace(0.1, event.repeat) },
+      { keys: ['-'], does: 'Slower', repeats: true, when: running, press: (event) => this.runner.pace(-0.1, event.repeat) },
       {
         keys: ['t'],
-        does: 'Thirty seconds more',
+        does: 'Thirty seconds more', repeats: false,
         when: running,
         press: () => this.runner.alter({ kind: 'longer', ms: addedMs }),
       },
-      { keys: ['e'], does: 'End this piece now', when: running, press: () => this.runner.alter({ kind: 'end piece' }) },
+      { keys: ['e'], does: 'End this piece now', repeats: false, when: running, press: () => this.runner.alter({ kind: 'end piece' }) },
       {
         keys: ['w'],
-        does: 'Switch the stance of the class',
+        does: 'Switch the stance of the class', repeats: false,
         when: running,
         press: () => this.runner.alter({ kind: 'switch stance' }),
       },
-      { keys: ['u'], does: 'Take the last change back', when: running, press: () => this.runner.undo() },
+      { keys: ['u'], does: 'Take the last change back', repeats: false, when: running, press: () => this.runner.undo() },
       {
         keys: ['l'],
-        does: 'Lock the controls, or unlock them',
+        does: 'Lock the controls, or unlock them', repeats: false,
         when: running,
         press: () => this.locked.update((on) => !on),
       },
-      { keys: ['f'], does: 'Fill the screen', press: () => this.fullScreen() },
+      { keys: ['f'], does: 'Fill the screen', repeats: false, press: () => this.fullScreen() },
       {
         keys: ['Escape'],
-        does: 'Close what stands at the side',
+        does: 'Close what stands at the side', repeats: false,
         typing: true,
         when: () => this.side() !== null,
         press: () => this.closeSide(),
       },
       {
         keys: ['Escape'],
-        does: 'Back to the sheet, before it starts',
+        does: 'Back to the sheet, before it starts', repeats: false,
         when: () => this.phase() === null && this.side() === null,
         press: () => void this.router.navigate(this.text() ? ['/combos'] : ['/sheets', this.id()]),
       },

@@ -83,6 +83,41 @@ describe('the runner', () => {
     return { runner, sound, sheet, go, jump };
   }
 
+  it('begins once, however often Start is pressed before the sound has answered', async () => {
+    const { runner, sheet, sound } = await setUp();
+    let answer = (): void => undefined;
+    spyOn(sound, 'unlock').and.returnValue(new Promise((done) => (answer = () => done(undefined))));
+    const starts = [runner.start(sheet, 1), runner.start(sheet, 1)];
+    answer();
+    expect(await Promise.all(starts)).toEqual([true, false]);
+    expect(await runner.start(sheet, 1)).toBeFalse();
+    const unfinished = await TestBed.inject(Store).read(({ runs }) => runs.count());
+    expect(unfinished).toBeLessThanOrEqual(1);
+  });
+
+  it('goes on silently where the device gives no sound, says so, and sounds the bell that it was late for by a moment', async () => {
+    const { runner, sheet, sound } = await setUp();
+    sound.at = null;
+    await runner.start(sheet, 1);
+    expect(runner.state()?.phase).toBe('running');
+    expect(sound.played).toEqual([]);
+    sound.at = 5000;
+    await until(() => sound.played.length > 0);
+    expect(sound.played[0]?.kind).toBe('start bell');
+    expect(runner.silent()).toBeFalse();
+    sound.at = null;
+    await until(() => runner.silent());
+  });
+
+  it('is held by one change of pace while its key is held down, taken back at once', async () => {
+    const { runner, sheet } = await setUp();
+    await runner.start(sheet, 1);
+    for (const repeat of [false, true, true]) runner.pace(0.1, repeat);
+    expect(TestBed.inject(Live).pace()).toBeCloseTo(1.3);
+    runner.undo();
+    expect(TestBed.inject(Live).pace()).toBe(1);
+  });
+
   it('goes by the audio clock and puts bells on it ahead, exactly', async () => {
     const { runner, sound, sheet, go } = await setUp();
     sound.at = 5000;

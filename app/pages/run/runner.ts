@@ -44,6 +44,10 @@ import { RunSource } from './run-source';
 import { Speaker } from './speaker';
 
 const lookEveryMs = 100;
+/** Sound that has come so late after a bell still sounds it. */
+const lateBellMs = 1000;
+/** A run that has been silent for so long says so. */
+const saidSilentMs = 2000;
 const jumpNames = { back: 'gone back', forward: 'gone on', repeat: 'once more' } as const;
 /** Performs a sheet: looks at the clock, schedules what is heard, keeps what was done. */
 @Injectable()
@@ -87,8 +91,13 @@ export class Runner {
     if (state?.phase === 'held' && this.pressed() === 'hold') return 'everyone with me';
     return jump ? jumpNames[jump.what as keyof typeof jumpNames] : this.live.last();
   });
+  /** Whether it goes on without sound, since the device gives none; it sounds as soon as it can. */
+  readonly silent = signal(false);
+  private silentSince: number | null = null;
   private rate = 1;
   private frame = 0;
+  /** Between the press and the first second: a second press begins nothing. */
+  private starting = false;
 
   constructor() {
     const destroyed = inject(DestroyRef);
@@ -113,7 +122,23 @@ export class Runner {
     this.frame = requestAnimationFrame(draw);
   }
 
-  async start(sheet: Sheet, rate: number): Promise<void> {
+  /** Begins a run; false where one is beginning or goes on already. */
+  start(sheet: Sheet, rate: number): Promise<boolean> {
+    return this.once(() => this.begin(sheet, rate));
+  }
+
+  private async once(begin: () => Promise<void>): Promise<boolean> {
+    if (this.starting || this.running()) return false;
+    this.starting = true;
+    try {
+      await begin();
+      return true;
+    } finally {
+      this.starting = false;
+    }
+  }
+
+  private async begin(sheet: Sheet, rate: number): Promise<void> {
     await this.sound.unlock();
     // Drawn by this run: who has done a drill before cannot know what comes.
     const drawn = withFreshDrills(sheet, Date.now());
@@ -127,7 +152,11 @@ export class Runner {
   }
 
   /** Goes on with a run that a reload broke off; it stands paused at its second. */
-  async takeUp(key: string, run: UnfinishedRun): Promise<void> {
+  takeUp(key: string, run: UnfinishedRun): Promise<boolean> {
+    return this.once(() => this.goOnWith(key, run));
+  }
+
+  private async goOnWith(key: string, run: UnfinishedRun): Promise<void> {
     await this.sound.unlock();
     await this.show(run.sheet);
     this.keeper.own(key);
@@ -175,11 +204,16 @@ export class Runner {
     return true;
   }
 
-  /** So much faster, or slower, than now; within what a class is made to do. */
-  pace(by: number): void {
+  /**
+   * So much faster, or slower, than now; within what a class is made to do. `goesOn` where a key is held: all of it is one
+   * change, taken back at once.
+   */
+  pace(by: number, goesOn = false): void {
     const wanted = Math.round((this.live.pace() + by) * 100) / 100;
     const factor = Math.min(livePaces.most, Math.max(livePaces.least, wanted));
-    if (factor !== this.live.pace()) this.alter({ kind: 'pace', factor });
+    if (factor === this.live.pace() || !this.running()) return;
+    if (goesOn) this.live.goOnPacing(factor, this.moment());
+    else this.alter({ kind: 'pace', factor });
   }
 
   /** Takes the last press back, whichever it was: a hold, a jump through the session, or a change of it. */
@@ -265,6 +299,7 @@ export class Runner {
     const [state, timeline] = [this.state(), this.timeline()];
     if (!state || !timeline || state.phase === 'over') return;
     this.changeClocks(state);
+    this.lookForSilence(state);
     this.noticeJump();
     const before = this.state() ?? state;
     const noticed = notice(before, timeline, this.source.now());
@@ -293,7 +328,16 @@ export class Runner {
     if (!clock) return;
     this.state.set({ ...state, clock });
     this.source.read();
-    this.sounds.replan(this.state());
+    const now = this.state();
+    // Sound that has just come sounds what it was too late for by a moment.
+    this.sounds.replan(now, now && this.source.onAudio ? positionOf(now, this.source.source()) - lateBellMs : undefined);
+  }
+
+  /** Notes how long the run has gone on without the audio clock. */
+  private lookForSilence(state: RunState): void {
+    if (this.source.onAudio || state.phase !== 'running') this.silentSince = null;
+    else this.silentSince ??= performance.now();
+    this.silent.set(this.silentSince !== null && performance.now() - this.silentSince >= saidSilentMs);
   }
 
   /** The words of the moment, on the screen and where no clip says them. */

@@ -26,9 +26,15 @@ export function rowOf(event: KeyboardEvent): string | null {
 
 /** The keys of a row. Rows are given in the order they stand, as they are when a key is pressed. */
 export function rowShortcuts(ids: () => readonly string[], hands: RowHands): readonly Shortcut[] {
-  const on = (keys: readonly string[], does: string, press: (row: string) => void): Shortcut => ({
+  const on = (
+    keys: readonly string[],
+    does: string,
+    press: (row: string) => void,
+    { repeats } = { repeats: false },
+  ): Shortcut => ({
     keys,
     does,
+    repeats,
     when: (event) => rowOf(event) !== null,
     press: (event) => {
       const row = rowOf(event);
@@ -39,21 +45,23 @@ export function rowShortcuts(ids: () => readonly string[], hands: RowHands): rea
     const all = ids();
     hands.go(all[all.indexOf(row) + by] ?? row, row, mark);
   };
+  /** A key that is held goes on. */
+  const goesOn = { repeats: true };
   return [
-    on(['ArrowUp'], 'The row above', (row) => go(row, -1, false)),
-    on(['ArrowDown'], 'The row below', (row) => go(row, 1, false)),
+    on(['ArrowUp'], 'The row above', (row) => go(row, -1, false), goesOn),
+    on(['ArrowDown'], 'The row below', (row) => go(row, 1, false), goesOn),
     on(['Home'], 'The first row', (row) => hands.go(ids()[0] ?? row, row, false)),
     on(['End'], 'The last row', (row) => hands.go(ids().at(-1) ?? row, row, false)),
     on(['Enter'], 'Change it in the entry line', hands.edit),
     on(['o'], 'Options', hands.options),
     on(['u'], 'Unfold the stages, fold them', hands.unfold),
-    on(['+'], '5 s longer', (row) => hands.nudge(row, nudge)),
-    on(['-'], '5 s shorter', (row) => hands.nudge(row, -nudge)),
-    on(['Alt+ArrowUp'], 'Move it up', (row) => hands.move(row, -1)),
-    on(['Alt+ArrowDown'], 'Move it down', (row) => hands.move(row, 1)),
+    on(['+'], '5 s longer', (row) => hands.nudge(row, nudge), goesOn),
+    on(['-'], '5 s shorter', (row) => hands.nudge(row, -nudge), goesOn),
+    on(['Alt+ArrowUp'], 'Move it up', (row) => hands.move(row, -1), goesOn),
+    on(['Alt+ArrowDown'], 'Move it down', (row) => hands.move(row, 1), goesOn),
     on(['Space'], 'Mark it, unmark it', hands.mark),
-    on(['Shift+ArrowUp'], 'Mark upwards', (row) => go(row, -1, true)),
-    on(['Shift+ArrowDown'], 'Mark downwards', (row) => go(row, 1, true)),
+    on(['Shift+ArrowUp'], 'Mark upwards', (row) => go(row, -1, true), goesOn),
+    on(['Shift+ArrowDown'], 'Mark downwards', (row) => go(row, 1, true), goesOn),
     on(['Escape'], 'Unmark all', hands.unmark),
     on(['$mod+d'], 'Duplicate', hands.duplicate),
     on(['Delete', 'Backspace'], 'Delete', hands.remove),

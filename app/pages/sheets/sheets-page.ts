@@ -144,10 +144,18 @@ export class SheetsPage {
     return sayClock(Math.max(0, Math.floor(at / 1000)) * 1000);
   }
 
-  protected async create(): Promise<void> {
-    const sheet = emptySheet(freshId);
+  /** On the way to another view: a second press begins no second sheet. */
+  private leaving = false;
+
+  protected create(): Promise<void> {
+    return this.leaveFor(emptySheet(freshId), '/sheets');
+  }
+
+  private async leaveFor(sheet: Sheet, view: '/sheets' | '/run'): Promise<void> {
+    if (this.leaving) return;
+    this.leaving = true;
     this.sheets.begin(sheet);
-    await this.router.navigate(['/sheets', sheet.id]);
+    this.leaving = await this.router.navigate([view, sheet.id]);
   }
 
   /** Whether the panel of sessions to begin with stands open. */
@@ -155,14 +163,11 @@ export class SheetsPage {
 
   protected async begin({ sheet }: Pick): Promise<void> {
     if (!sheet) return;
-    const fresh = { ...sheet, id: freshId() };
-    this.sheets.begin(fresh);
-    await this.router.navigate(['/sheets', fresh.id]);
+    await this.leaveFor({ ...sheet, id: freshId() }, '/sheets');
   }
 
   protected async drafted({ sheet, seed, run }: Drafted): Promise<void> {
-    this.sheets.begin(sheet);
-    await this.router.navigate([run ? '/run' : '/sheets', sheet.id]);
+    await this.leaveFor(sheet, run ? '/run' : '/sheets');
     void this.notices.say(`Drafted from seed ${seed}`);
   }
 
@@ -195,10 +200,10 @@ export class SheetsPage {
       this.refuse(name, false, [{ path: '', what: `this is a ${incoming.kind}: ${where}` }]);
       return;
     }
-    const { sheet, faults, titled } = incoming;
+    const { sheet, faults, titled, taken } = incoming;
     const title = titled ? sheet.title : name.replace(/(\.tempo)?\.txt$/i, '').slice(0, 200);
     const added = await this.sheets.addImported({ ...sheet, title });
-    void this.notices.say(`“${added.title}” imported`);
+    void this.notices.say([`“${added.title}” imported`, taken].filter((each) => each !== null).join('; '));
     const wrong = faults.filter(({ level }) => level === 'error');
     if (wrong.length > 0) {
       const { sayPlace } = (await import('../../services/formats')).formats;

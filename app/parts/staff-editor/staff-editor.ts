@@ -205,7 +205,19 @@ export class StaffEditor {
     if (focus) this.keys.setActiveItem(at);
   }
 
+  /** Whether the last change goes on with the one before, since its key is held down. */
+  get goesOn(): boolean {
+    return this.held;
+  }
+  private held = false;
+
   protected onKey(event: KeyboardEvent, index: number): void {
+    this.held = event.repeat;
+    this.take(event, index);
+    this.held = false;
+  }
+
+  private take(event: KeyboardEvent, index: number): void {
     const { items } = this.shown();
     const item = items[index];
     const sideways = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
@@ -213,6 +225,11 @@ export class StaffEditor {
     const to = Math.max(0, Math.min(items.length - 1, index + sideways));
     const digit = /^[1-6]$/.test(event.key) ? offered[Number(event.key) - 1] : undefined;
     if (event.ctrlKey || event.metaKey || !item) return;
+    const takesOnce = event.key === 'Delete' || event.key === 'Backspace' || digit !== undefined;
+    if (event.repeat && takesOnce) {
+      event.preventDefault();
+      return;
+    }
     if (sideways !== 0 && event.altKey) this.reorder(index, to, item);
     else if (sideways !== 0) this.keys.setActiveItem(to);
     else if (event.key === 'Home') this.keys.setFirstItemActive();

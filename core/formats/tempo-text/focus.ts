@@ -52,7 +52,17 @@ function takeNamed(scan: Scan, ownBags: readonly string[]): string | null {
     scan.at = at;
     return null;
   }
-  return takeBag(scan);
+  return takeBare(scan, ownBags);
+}
+
+/** A kind without quotes; one of the coach's own that has the name of one that is built in goes first. */
+function takeBare(scan: Scan, ownBags: readonly string[]): string | null {
+  const here = rest(scan).trimStart().toLowerCase();
+  const own = ownBags.find((name) => here.startsWith(name.toLowerCase()) && !/^[a-z0-9-]/.test(here.slice(name.length)));
+  if (own === undefined) return takeBag(scan);
+  skipSpace(scan);
+  scan.at += own.length;
+  return own;
 }
 
 /** Whatever stands behind `on`: bags and moves, until the next keyword. False at something that is neither. */
@@ -83,9 +93,9 @@ function unread(scan: Scan, at: number, text: string): false {
   return false;
 }
 
-function takeBagWord(scan: Scan, found: Found): boolean {
+function takeBagWord(scan: Scan, found: Found, ownBags: readonly string[]): boolean {
   const at = scan.at;
-  const bag = takeBag(scan) ?? takeQuoted(scan);
+  const bag = takeBare(scan, ownBags) ?? takeQuoted(scan);
   if (bag === null || bag === '') return unread(scan, at, rest(scan).trim());
   found.bags.push(bag.slice(0, 40));
   return true;
@@ -130,7 +140,7 @@ export function readFocusLine(scan: Scan, meanings: Meanings, ownBags: readonly 
     if (take(scan, /on(?![a-z0-9-])/)) {
       if (!takeOn(scan, found, meanings, ownBags)) return null;
     } else if (take(scan, /bag(?![a-z0-9-])/)) {
-      if (!takeBagWord(scan, found)) return null;
+      if (!takeBagWord(scan, found, ownBags)) return null;
     } else if (take(scan, /level(?![a-z0-9-])/)) {
       if (!takeLevels(scan, found)) return null;
     } else if (take(scan, /every(?![a-z0-9-])/)) {

@@ -1,3 +1,5 @@
+import { plainText } from '../../plain-text';
+
 /** A line of tempo text with its place in the file. */
 export interface Line {
   /** From 1. */
@@ -39,7 +41,7 @@ function unquote(match: RegExpExecArray): string {
   if (match[1] === undefined) return match[2] ?? '';
   try {
     const value: unknown = JSON.parse(`"${match[1].replaceAll('\t', '\\t')}"`);
-    return typeof value === 'string' ? value : match[1];
+    return typeof value === 'string' ? plainText(value) : match[1];
   } catch {
     return match[1];
   }

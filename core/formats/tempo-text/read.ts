@@ -1,4 +1,5 @@
 import { readTime } from '../../clock-text';
+import { countUnplain, plainText, sayTaken } from '../../plain-text';
 import { sheetLimits } from '../../sheet/limits';
 import { sheetFormat, sheetVersion, type Block, type Piece, type Sheet } from '../../sheet/schema';
 import { piecesLength } from '../../timeline/stages';
@@ -164,6 +165,31 @@ function closeBlock({ line, id, pieces, says, focuses, note }: OpenBlock): Block
   return { ...block, ms: Math.min(sheetLimits.ms, Math.max(1000, piecesLength(block) || 60_000)) };
 }
 
+/** Faults of one kind that are told one by one; the others are counted. */
+const mostOfAKind = 100;
+
+/** The first faults of each kind; behind them, how many more there are of it. */
+function firstOfAKind(faults: readonly TextFault[]): readonly TextFault[] {
+  const counts = new Map<string, number>();
+  const first = faults.filter(({ what }) => {
+    const count = (counts.get(what) ?? 0) + 1;
+    counts.set(what, count);
+    return count <= mostOfAKind;
+  });
+  const more = first.filter(({ what }, at) => {
+    const last = first.findLastIndex((each) => each.what === what) === at;
+    return last && (counts.get(what) ?? 0) > mostOfAKind;
+  });
+  return [
+    ...first,
+    ...more.map((fault) => ({
+      ...fault,
+      read: '',
+      what: `${fault.what}: ${((counts.get(fault.what) ?? 0) - mostOfAKind).toLocaleString('en')} more places like this`,
+    })),
+  ];
+}
+
 function tooLong(reading: Reading, number: number, most: string): void {
   const what = `a text holds ${most}; what stands behind is not read`;
   reading.faults.push({ level: 'error', line: number, column: 1, read: '', what, mend: 'part it into two sheets' });
@@ -182,7 +208,11 @@ export function readTempoText(text: string, sheetId = 'tempo-text'): FromText {
     .split(/\r?\n/);
   if (text.length > mostCharacters) tooLong(reading, lines.length, `${mostCharacters.toLocaleString('en')} characters`);
   lines.slice(0, mostLines).forEach((each, at) => {
-    readLine(reading, { number: at + 1, text: each });
+    const line = { number: at + 1, text: plainText(each) };
+    const taken = sayTaken(countUnplain(each));
+    if (taken !== null)
+      reading.faults.push({ level: 'note', line: line.number, column: 1, read: '', what: taken, mend: 'see what is left' });
+    readLine(reading, line);
   });
   if (lines.length > mostLines) tooLong(reading, mostLines + 1, `${mostLines.toLocaleString('en')} lines`);
   const { named: _, parts, head, ...plain } = reading.head;
@@ -197,5 +227,5 @@ export function readTempoText(text: string, sheetId = 'tempo-text'): FromText {
     ...(note === null ? {} : { note }),
     blocks: reading.blocks.map(closeBlock),
   };
-  return { sheet, faults: reading.faults, lines: reading.lines };
+  return { sheet, faults: firstOfAKind(reading.faults), lines: reading.lines };
 }

@@ -272,4 +272,13 @@ describe('tempo text', () => {
     const sheet: Sheet = readTempoText('# "  odd "\nround 1:00', 'mine').sheet;
     expect([sheet.id, sheet.title]).toEqual(['mine', '  odd ']);
   });
+
+  it('tells the first hundred places of one kind, and counts the others', () => {
+    const faults = readTempoText('round 1:00\n'.repeat(19_900)).faults;
+    expect(faults.length).toBe(101);
+    expect(faults.at(-1)?.what).toBe('a sheet holds 500 blocks: 19,300 more places like this');
+    const two = readTempoText(`round 1:00\n${'jabb\n'.repeat(150)}${'say "x"\n'.repeat(3)}`).faults;
+    expect(two.filter(({ what }) => what === 'this call is not read').length).toBe(3);
+    expect(two.length).toBe(100 + 1 + 3);
+  });
 });

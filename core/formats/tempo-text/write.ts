@@ -1,3 +1,4 @@
+import { plainText } from '../../plain-text';
 import type { Scheme } from '../../moves/scheme';
 import { goalsOf } from '../../progressions/build';
 import { exactClock } from '../../clock-text';
@@ -255,5 +256,6 @@ export function writeTempoText(sheet: Sheet): string {
   const scheme = schemeOrSix(sheet.numbers);
   const meanings: Meanings = { scheme, parts: sheetPartsOf(sheet.parts) };
   const blocks = sheet.blocks.flatMap((block) => ['', ...blockLines(block, meanings)]);
-  return `${[...headLines(sheet, scheme), ...blocks, ...(sheet.note === undefined ? [] : ['', ...noteLines(sheet.note)])].join('\n')}\n`;
+  const text = `${[...headLines(sheet, scheme), ...blocks, ...(sheet.note === undefined ? [] : ['', ...noteLines(sheet.note)])].join('\n')}\n`;
+  return plainText(text);
 }
