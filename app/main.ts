@@ -1,4 +1,9 @@
-import { Component, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
+import {
+  Component,
+  ErrorHandler,
+  provideBrowserGlobalErrorListeners,
+  provideZonelessChangeDetection,
+} from '@angular/core';
 import { bootstrapApplication } from '@angular/platform-browser';
 import {
   provideRouter,
@@ -9,6 +14,7 @@ import {
 } from '@angular/router';
 import { routes } from './routes';
 import type { Database } from './store/database';
+import { CodeErrorHandler } from './services/missing-code';
 import { offlineUse } from './services/offline-use';
 import { WhenWanted } from './services/when-wanted';
 import { seedDemo } from './store/demo-rows';
@@ -23,6 +29,7 @@ bootstrapApplication(Root, {
     provideZonelessChangeDetection(),
     provideBrowserGlobalErrorListeners(),
     { provide: offlineUse, useValue: true },
+    { provide: ErrorHandler, useClass: CodeErrorHandler },
     provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'top' }), withPreloading(WhenWanted)),
     {
       provide: firstRows,

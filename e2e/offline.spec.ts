@@ -1,52 +1,13 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
-import { cpSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { written } from './hands';
+import { copyOfBuild, end, makeNewer, serve } from './versions';
 
 // A server of its own, which the test ends; the others' goes on.
 const port = 4396;
 const at = (path: string): string => `http://localhost:${port}${path}`;
 
 test.use({ serviceWorkers: 'allow' });
-
-async function serve(folder: string): Promise<ChildProcess> {
-  const server = spawn(process.execPath, [join(folder, 'server/main.mjs')], {
-    env: { ...process.env, PORT: String(port) },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  await new Promise((ready) => server.stdout.once('data', ready));
-  return server;
-}
-
-const end = (server: ChildProcess): Promise<unknown> =>
-  new Promise((done) => {
-    server.once('exit', done);
-    server.kill();
-  });
-
-/** A copy of the build in a folder of its own. */
-function copyOfBuild(folder: string): string {
-  rmSync(folder, { recursive: true, force: true });
-  mkdirSync(folder, { recursive: true });
-  cpSync('dist', folder, { recursive: true });
-  return folder;
-}
-
-const browserOf = (folder: string): string => join(folder, 'app/browser');
-
-/** Lists the files of a changed build anew, as the build does. */
-const listAnew = (folder: string): void => {
-  execFileSync(process.execPath, ['scripts/offline.mjs', browserOf(folder)]);
-};
-
-/** Makes a newer version of a build: another first page. */
-function makeNewer(folder: string): void {
-  const index = join(browserOf(folder), 'index.html');
-  writeFileSync(index, readFileSync(index, 'utf8').replace('<title>Keen Tempo</title>', `<title>${newer}</title>`));
-  listAnew(folder);
-}
-const newer = 'Keen Tempo, newer';
 
 /** Puts everything on the device, and what speaks own words. */
 async function installed(page: Page): Promise<void> {
@@ -64,7 +25,7 @@ test('with the server gone everything works: all views, a run with its voice, ow
   test.slow();
   // A version that is served, and a newer one of it: another first page.
   const folder = copyOfBuild('test-results/versions');
-  const first = await serve(folder);
+  const first = await serve(folder, port);
   try {
     await installed(page);
   } finally {
@@ -111,7 +72,7 @@ test('with the server gone everything works: all views, a run with its voice, ow
 
   // The server comes back with a newer version, while the old page runs a session.
   makeNewer(folder);
-  const second = await serve(folder);
+  const second = await serve(folder, port);
   try {
     await page.evaluate(() => dispatchEvent(new Event('online')));
     const notice = page.getByText('A newer version of Keen Tempo is on this device.');
