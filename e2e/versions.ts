@@ -60,13 +60,10 @@ function rename(folder: string, from: string, to: string): void {
   }
 }
 
-/** Makes a newer version whose scripts have other names: the first one, and the one that holds some words. */
-export function renameScripts(folder: string, words: string): void {
+/** Makes a newer version of which every script has another name, as after a change that all of them feel. */
+export function renameScripts(folder: string): void {
   const browser = browserOf(folder);
-  const holds = (name: string): boolean => readFileSync(join(browser, name), 'utf8').includes(words);
-  for (const [at, name] of scriptsOf(browser)
-    .filter((each) => each.startsWith('main-') || holds(each))
-    .entries())
-    rename(browser, name, name.replace(/-[A-Z0-9]{8}/, `-NEWER00${at}`));
+  for (const [at, name] of scriptsOf(browser).entries())
+    rename(browser, name, name.replace(/-[A-Z0-9]{8}/, `-NEW${String(at).padStart(5, '0')}`));
   listAnew(folder);
 }
