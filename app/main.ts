@@ -30,7 +30,12 @@ bootstrapApplication(Root, {
     provideBrowserGlobalErrorListeners(),
     { provide: offlineUse, useValue: true },
     { provide: ErrorHandler, useClass: CodeErrorHandler },
-    provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'top' }), withPreloading(WhenWanted)),
+    provideRouter(
+      routes,
+      withComponentInputBinding(),
+      withInMemoryScrolling({ scrollPositionRestoration: 'top' }),
+      withPreloading(WhenWanted),
+    ),
     {
       provide: firstRows,
       useValue: (database: Database) => seedDemo(database, new Date()),

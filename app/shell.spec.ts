@@ -6,7 +6,7 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { DemoService } from './services/demo.service';
 import { seedDemo } from './store/demo-rows';
 import { Shell } from './shell';
-import {builtDemo, testProviders, until} from './spec-store.spec';
+import { builtDemo, testProviders, until } from './spec-store.spec';
 
 @Component({ selector: 'kt-blank', template: '' })
 class Blank {}
@@ -17,7 +17,9 @@ describe('the frame', () => {
     TestBed.configureTestingModule({
       providers: [...testProviders(), provideRouter(paths.map((path) => ({ path, component: Blank })))],
     });
-    await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23), builtDemo));
+    await TestBed.inject(Store).write('the demo', 'demo', (database) =>
+      seedDemo(database, new Date(2026, 10, 23), builtDemo),
+    );
     const fixture = TestBed.createComponent(Shell);
     const router = TestBed.inject(Router);
     await router.navigateByUrl(at);

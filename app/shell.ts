@@ -62,7 +62,8 @@ export class Shell {
   constructor() {
     const toView = ({ path, name, key }: (typeof this.views)[number]): Shortcut => ({
       keys: [`Alt+${key}`],
-      does: name, repeats: false,
+      does: name,
+      repeats: false,
       typing: true,
       when: () => !this.bare(),
       press: () => void this.router.navigateByUrl(path),

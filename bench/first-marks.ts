@@ -10,7 +10,12 @@ export interface Marks {
 
 declare global {
   interface Window {
-    firstMinute: { marks: Marks; pressed: number; shifts: [at: number, value: number][]; tasks: [at: number, ms: number][] };
+    firstMinute: {
+      marks: Marks;
+      pressed: number;
+      shifts: [at: number, value: number][];
+      tasks: [at: number, ms: number][];
+    };
   }
 }
 
@@ -27,24 +32,36 @@ export function installMarks(): void {
     if (document.querySelector('bare-root button')) drawn('bare');
     if (document.querySelector('.list li')) drawn('list');
     if (document.querySelector('kt-run-page .start:not([disabled])')) drawn('clock');
-    const line = document.querySelector<HTMLInputElement>('#first-frame:not([hidden]) input, kt-type-and-go .goals input');
+    const line = document.querySelector<HTMLInputElement>(
+      '#first-frame:not([hidden]) input, kt-type-and-go .goals input',
+    );
     if (!line || typed) return;
     typed = true;
     line.focus();
     document.execCommand('insertText', false, '1');
     drawn('line');
   };
-  new MutationObserver(look).observe(document, { childList: true, subtree: true, attributes: true, attributeFilter: ['hidden', 'disabled'] });
+  new MutationObserver(look).observe(document, {
+    childList: true,
+    subtree: true,
+    attributes: true,
+    attributeFilter: ['hidden', 'disabled'],
+  });
   const observe = (type: string, take: (entry: PerformanceEntry) => void): void =>
     new PerformanceObserver((list) => list.getEntries().forEach(take)).observe({ type, buffered: true });
   observe('layout-shift', (entry) => {
-    if (!('hadRecentInput' in entry) || !entry.hadRecentInput) state.shifts.push([entry.startTime, (entry as unknown as { value: number }).value]);
+    if (!('hadRecentInput' in entry) || !entry.hadRecentInput)
+      state.shifts.push([entry.startTime, (entry as unknown as { value: number }).value]);
   });
   observe('longtask', ({ startTime, duration }) => state.tasks.push([startTime, duration]));
 }
 
 /** What happened between two moments. */
-export function timesOf(page: Page, from: number, to: number): Promise<{ shift: number; task: number; requests: number; kB: number }> {
+export function timesOf(
+  page: Page,
+  from: number,
+  to: number,
+): Promise<{ shift: number; task: number; requests: number; kB: number }> {
   return page.evaluate(
     ([begin, end]) => {
       const { shifts, tasks } = window.firstMinute;

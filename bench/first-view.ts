@@ -45,7 +45,9 @@ async function slowPage(context: Awaited<ReturnType<Browser['newContext']>>): Pr
 }
 
 const mark = (page: Page, name: keyof Marks): Promise<number> =>
-  page.waitForFunction((key) => window.firstMinute.marks[key], name, { timeout: 120_000 }).then((each) => each.jsonValue())
+  page
+    .waitForFunction((key) => window.firstMinute.marks[key], name, { timeout: 120_000 })
+    .then((each) => each.jsonValue())
     .then(Number);
 
 /** What is measured, in milliseconds, but for what is counted. */
@@ -145,6 +147,10 @@ export async function benchFirstView(base: string): Promise<void> {
     `${quantile(all.task, 0.5).toFixed(0)} ms, ${Math.max(...all.task).toFixed(0)} ms`,
     `at most ${50 * slower} ms`,
   );
-  report('scripts until the list stands', `${quantile(all.requests, 0.5)}, ${quantile(all.kB, 0.5).toFixed(0)} kB`, 'at most 220 kB');
+  report(
+    'scripts until the list stands',
+    `${quantile(all.requests, 0.5)}, ${quantile(all.kB, 0.5).toFixed(0)} kB`,
+    'at most 220 kB',
+  );
   report('the bare shell', `${one.toFixed(0)} ms`, 'told');
 }

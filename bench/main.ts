@@ -51,5 +51,6 @@ const parts: Readonly<Record<string, () => void | Promise<void>>> = {
 
 // `npm run bench -- first-view` runs one part alone.
 const [only] = process.argv.slice(2);
-if (only !== undefined && !(only in parts)) console.error(`No such part: ${only}. There are ${Object.keys(parts).join(', ')}`);
+if (only !== undefined && !(only in parts))
+  console.error(`No such part: ${only}. There are ${Object.keys(parts).join(', ')}`);
 for (const [name, run] of Object.entries(parts)) if (only === undefined || only === name) await run();

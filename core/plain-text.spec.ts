@@ -17,7 +17,10 @@ describe('plain text', () => {
   it('holds no control characters and no halves of pairs, and leaves everything else as it is', () => {
     expect(plainText('1\u0000 2\ud800 3\t\r\n')).toBe('1 2\ufffd 3\t\r\n');
     fc.assert(
-      fc.property(fc.string({ unit: 'binary' }), (text) => isPlain(plainText(text)) && plainText(plainText(text)) === plainText(text)),
+      fc.property(
+        fc.string({ unit: 'binary' }),
+        (text) => isPlain(plainText(text)) && plainText(plainText(text)) === plainText(text),
+      ),
     );
     fc.assert(fc.property(fc.string({ unit: 'grapheme' }), (text) => !isPlain(text) || plainText(text) === text));
     expect(plainData({ 'a\u0001': ['\udc00', 3, null] })).toEqual({ data: { a: ['\ufffd', 3, null] }, taken: 2 });
@@ -49,7 +52,12 @@ describe('plain text', () => {
     const sheet: Sheet = { ...readTempoText('round 1:00: "x"').sheet, title: 'a\u0000\ud800' };
     const words = { ...sheet.blocks[0]?.pieces[0], words: 'b\u0001\udc00' };
     const hostile = { ...sheet, blocks: [{ ...sheet.blocks[0], pieces: [words] }] } as Sheet;
-    for (const written of [writeTempoText(hostile), writeVtt(hostile), writeSrt(hostile), writeCsv(['a\u0000'], [['b\ud800']])])
+    for (const written of [
+      writeTempoText(hostile),
+      writeVtt(hostile),
+      writeSrt(hostile),
+      writeCsv(['a\u0000'], [['b\ud800']]),
+    ])
       expect(isPlain(written)).withContext(JSON.stringify(written)).toBeTrue();
   });
 });

@@ -7,7 +7,7 @@ import { browserOf, copyOfBuild, end, makeNewer, renameScripts, serve } from './
 // Servers of its own, one after the other.
 test.describe.configure({ mode: 'serial', timeout: 120_000 });
 test.use({ serviceWorkers: 'allow' });
-const port = 4395;
+const port = 4391;
 const at = (path: string): string => `http://localhost:${port}${path}`;
 
 const active = (page: Page): Promise<string | null> =>
@@ -31,7 +31,9 @@ test('nobody waits for the worker: on a first visit it fetches behind the page, 
     });
     await page.goto(at('/sheets'));
     await expect(page.locator('.list li').first()).toBeVisible();
-    await expect.poll(() => page.evaluate(async () => !!(await navigator.serviceWorker.getRegistration())?.installing)).toBe(true);
+    await expect
+      .poll(() => page.evaluate(async () => !!(await navigator.serviceWorker.getRegistration())?.installing))
+      .toBe(true);
     // What is opened next is there at once, and so is a page that is loaded anew.
     await page.getByRole('link', { name: 'Room', exact: true }).click();
     await expect(page.getByRole('heading', { level: 1, name: 'Room' })).toBeVisible({ timeout: 5000 });
@@ -133,10 +135,7 @@ test('a version that is not all there is never used; one that is waits until it 
     await end(server);
     gone = true;
     // It is all here: taken with the server gone.
-    await Promise.all([
-      page.waitForEvent('framenavigated'),
-      page.getByRole('button', { name: 'Take it now' }).click(),
-    ]);
+    await Promise.all([page.waitForEvent('framenavigated'), page.getByRole('button', { name: 'Take it now' }).click()]);
     await expect(page.getByRole('heading', { level: 1, name: 'Settings' })).toBeVisible();
     expect(await title()).toBe('Keen Tempo, newer');
   } finally {
@@ -144,7 +143,10 @@ test('a version that is not all there is never used; one that is waits until it 
   }
 });
 
-test('an old page whose scripts are gone from the server reloads itself once, with what is typed', async ({ page, context }) => {
+test('an old page whose scripts are gone from the server reloads itself once, with what is typed', async ({
+  page,
+  context,
+}) => {
   // Without the worker: it would have them.
   await context.addInitScript(() => Object.defineProperty(navigator, 'serviceWorker', { get: () => undefined }));
   const folder = copyOfBuild('test-results/gone');

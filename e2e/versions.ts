@@ -45,7 +45,8 @@ export function makeNewer(folder: string): void {
   listAnew(folder);
 }
 
-const scriptsOf = (folder: string): string[] => readdirSync(folder).filter((name) => /^(main|chunk)-.*\.js$/.test(name));
+const scriptsOf = (folder: string): string[] =>
+  readdirSync(folder).filter((name) => /^(main|chunk)-.*\.js$/.test(name));
 
 /** Gives a script another name, wherever it is named; what was compressed of it goes. */
 function rename(folder: string, from: string, to: string): void {

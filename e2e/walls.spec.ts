@@ -1,5 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test';
 import { choose } from './hands';
+import { copyOfBuild, end, serve } from './versions';
 
 /** Another screen of the room: a browser of its own, with nothing in it. */
 async function screen(browser: Browser, width = 1280, height = 720): Promise<Page> {
@@ -136,4 +137,37 @@ test('a wall that loses the line counts on and comes back; a reload of the table
   await page.getByRole('button', { name: 'Resume there' }).click();
   await expect(wall.getByText('Paused').first()).toBeVisible();
   await expect(wall.getByRole('timer')).toHaveText((await page.getByRole('timer').textContent()) ?? '');
+});
+
+test('a server that is started anew: a wall that is back before the tablet waits for it, says so, and follows again', async ({
+  browser,
+}) => {
+  test.setTimeout(90_000);
+  const port = 4390;
+  const folder = copyOfBuild('test-results/restart');
+  let server = await serve(folder, port);
+  const context = await browser.newContext({ baseURL: `http://localhost:${port}` });
+  const page = await context.newPage();
+  try {
+    const code = await openRoom(page);
+    const wall = await (await browser.newContext({ baseURL: `http://localhost:${port}` })).newPage();
+    await wall.goto(`/wall/${code}`);
+    await expect(wall.getByRole('timer')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Space');
+    await expect(wall.getByText('Ready.')).toHaveCount(0);
+    // The tablet is slow to come back: the wall asks several times for a room that is not there yet.
+    await context.setOffline(true);
+    await end(server);
+    server = await serve(folder, port);
+    await wall.waitForTimeout(6000);
+    await expect(wall.getByRole('timer')).toBeVisible();
+    await expect(wall.getByText('No room has this code now')).toHaveCount(0);
+    await context.setOffline(false);
+    await page.keyboard.press('Space');
+    await expect(wall.getByText('Paused').first()).toBeVisible({ timeout: 30_000 });
+  } finally {
+    await end(server);
+    await context.close();
+  }
 });

@@ -10,7 +10,11 @@ import { buildFirstLine } from './first-line.mjs';
 /** What one request costs, in kB: groups are joined as long as that saves more than is loaded in vain. */
 const requestKB = 12;
 /** Views that are opened most, and how much more what they load in vain counts. */
-const weights = { 'app/pages/sheets/sheets-page.ts': 4, 'app/pages/sheet/sheet-page.ts': 3, 'app/pages/run/run-page.ts': 2 };
+const weights = {
+  'app/pages/sheets/sheets-page.ts': 4,
+  'app/pages/sheet/sheet-page.ts': 3,
+  'app/pages/run/run-page.ts': 2,
+};
 /** What a view loads by itself a little later is smaller than this, in kB; larger parts are loaded by who asks for them. */
 const mostLaterKB = 30;
 const pageEntry = /^app\/pages\/[a-z-]+\/[a-z-]+-page\.ts$/;
@@ -19,10 +23,12 @@ const pageEntry = /^app\/pages\/[a-z-]+\/[a-z-]+-page\.ts$/;
 function occasions(outputs, size) {
   const chunks = Object.keys(size);
   const imported = (chunk, kind) =>
-    outputs[chunk].imports.filter((each) => each.kind === kind && size[each.path] !== undefined).map(({ path }) => path);
+    outputs[chunk].imports
+      .filter((each) => each.kind === kind && size[each.path] !== undefined)
+      .map(({ path }) => path);
   const closure = (roots) => {
     const all = new Set();
-    for (const next = [...roots]; next.length > 0; ) {
+    for (const next = [...roots]; next.length > 0;) {
       const chunk = next.pop();
       if (all.has(chunk)) continue;
       all.add(chunk);
@@ -77,7 +83,7 @@ function closesCircle(outputs, groups, { a, b }) {
     );
   const leads = (from, to) => {
     const seen = new Set();
-    for (const open = next(from).filter((group) => group !== to); open.length > 0; ) {
+    for (const open = next(from).filter((group) => group !== to); open.length > 0;) {
       const group = open.pop();
       if (group === to) return true;
       if (seen.has(group)) continue;
@@ -127,7 +133,9 @@ export function groupsOf(outputs, size) {
 export async function joinChunks(folder, stats) {
   const { rolldown } = await import('rolldown');
   const { outputs } = JSON.parse(readFileSync(stats, 'utf8'));
-  const names = readdirSync(folder).filter((name) => name.endsWith('.js') && outputs[name] && !name.startsWith('worker-'));
+  const names = readdirSync(folder).filter(
+    (name) => name.endsWith('.js') && outputs[name] && !name.startsWith('worker-'),
+  );
   const sources = new Map(names.map((name) => [name, readFileSync(join(folder, name), 'utf8')]));
   const size = Object.fromEntries(names.map((name) => [name, gzipSync(sources.get(name)).length / 1000]));
   const groups = groupsOf(outputs, size);
@@ -152,7 +160,10 @@ export async function joinChunks(folder, stats) {
     hashCharacters: 'base36',
     entryFileNames: 'main-[hash].js',
     chunkFileNames: 'chunk-[hash].js',
-    codeSplitting: { includeDependenciesRecursively: false, groups: [{ name: (id) => (groups.has(id) ? `group${groups.get(id)}` : null) }] },
+    codeSplitting: {
+      includeDependenciesRecursively: false,
+      groups: [{ name: (id) => (groups.has(id) ? `group${groups.get(id)}` : null) }],
+    },
   });
   await bundle.close();
   for (const name of names) rmSync(join(folder, name));
@@ -186,5 +197,7 @@ export async function joinChunks(folder, stats) {
     folder,
     neededBy('app/pages/sheets/sheets-page.ts').filter((name) => !framed.includes(name)),
   );
-  console.log(`Scripts: ${output.length} in place of ${names.length}, ${Math.round(output.reduce((sum, { code }) => sum + gzipSync(code).length, 0) / 1000)} kB compressed`);
+  console.log(
+    `Scripts: ${output.length} in place of ${names.length}, ${Math.round(output.reduce((sum, { code }) => sum + gzipSync(code).length, 0) / 1000)} kB compressed`,
+  );
 }

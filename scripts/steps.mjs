@@ -56,7 +56,9 @@ const browserFolder = join(root, 'dist/app/browser');
 
 /** Compresses once for all what is only written by the build: the server sends it as it lies there. */
 function compress() {
-  for (const name of readdirSync(browserFolder).filter((each) => /-[A-Z0-9]{8}\.(js|css|svg)$|^examples\.json$/.test(each)))
+  for (const name of readdirSync(browserFolder).filter((each) =>
+    /-[A-Z0-9]{8}\.(js|css|svg)$|^examples\.json$/.test(each),
+  ))
     writeFileSync(join(browserFolder, `${name}.gz`), gzipSync(readFileSync(join(browserFolder, name)), { level: 9 }));
 }
 

@@ -57,4 +57,22 @@ describe('the server', () => {
     expect(page.headers.get('cache-control')).toBe('no-cache');
     expect(page.headers.get('content-security-policy')).toContain("script-src 'self'");
   });
+
+  it('leads to its https address, to a path of its own only, and says what to do where it has none', async () => {
+    const none = await fetch(`${base}/secure?to=/settings`);
+    expect([none.status, await none.text()]).toEqual([404, jasmine.stringContaining('HOST=0.0.0.0 npm start')]);
+    const app = createApp(tmpdir(), undefined, () => 4174);
+    const server = await new Promise<Server>((done) => {
+      const listening = app.listen(0, '127.0.0.1', () => done(listening));
+    });
+    const at = `http://127.0.0.1:${(server.address() as AddressInfo).port}/secure`;
+    const leads = async (to: string): Promise<string | null> =>
+      (await fetch(`${at}?to=${encodeURIComponent(to)}`, { redirect: 'manual' })).headers.get('location');
+    expect(await leads('/settings')).toBe('https://127.0.0.1:4174/settings');
+    for (const elsewhere of ['//evil.example', '/\\evil.example', 'https://evil.example', '/a?b', '/@evil'])
+      expect(await leads(elsewhere))
+        .withContext(elsewhere)
+        .toBe('https://127.0.0.1:4174/');
+    server.close();
+  });
 });

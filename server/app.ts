@@ -38,6 +38,8 @@ const readingOnly: RequestHandler = (request, response, next) => {
   else next();
 };
 
+const noHttps =
+  'This server has no https address. Start it with HOST=0.0.0.0 npm start, and open the https address that it prints.';
 const unreadable = 'This address cannot be read';
 
 /** An address that nobody can read goes no further: what sends files would answer it in words of its own. */
@@ -67,10 +69,11 @@ const plainErrors: ErrorRequestHandler = (error: unknown, _request, response, ne
 
 /**
  * The server of the built application: its files, and the first page for every address inside it. A missing file is
- * not found, never the first page. `authority` is the certificate that devices may come to trust.
+ * not found, never the first page. `authority` is the certificate that devices may come to trust; `securePort` is where it
+ * is served by https, too.
  * @example createApp('/…/dist/app/browser').listen(4173, '127.0.0.1')
  */
-export function createApp(folder: string, authority?: string): Express {
+export function createApp(folder: string, authority?: string, securePort: () => number | null = () => null): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(headers);
@@ -81,6 +84,14 @@ export function createApp(folder: string, authority?: string): Express {
     app.get('/authority.crt', (_request, response) => {
       response.type('application/x-x509-ca-cert').set('Cache-Control', 'no-cache').send(authority);
     });
+  // One press from where a browser wants https for something; only to this server, and to a path of it.
+  app.get('/secure', (request, response) => {
+    const port = securePort();
+    const to = typeof request.query['to'] === 'string' ? request.query['to'] : '/';
+    const path = /^\/(?![/\\])[\w/-]*$/.test(to) ? to : '/';
+    if (port === null) response.status(404).type('text').send(noHttps);
+    else response.redirect(302, `https://${request.hostname}:${port}${path}`);
+  });
   app.use(
     // What the build has compressed is sent as it lies there; the rest is compressed on its way.
     expressStaticGzip(folder, {

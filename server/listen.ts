@@ -44,9 +44,9 @@ const limits = { headersMs: 8000, requestMs: 10_000, idleMs: 5000, lookEveryMs: 
 export function serverOf(
   folder: string,
   waits: { readonly headersMs: number; readonly requestMs: number } = limits,
-  https: { readonly own?: Certified; readonly authority?: string } = {},
+  https: { readonly own?: Certified; readonly authority?: string; readonly securePort?: () => number | null } = {},
 ): Server {
-  const { own, authority } = https;
+  const { own, authority, securePort } = https;
   const bounds = {
     maxHeaderSize: limits.headerBytes,
     headersTimeout: waits.headersMs,
@@ -54,7 +54,7 @@ export function serverOf(
     keepAliveTimeout: limits.idleMs,
     connectionsCheckingInterval: limits.lookEveryMs,
   };
-  const app = createApp(folder, authority);
+  const app = createApp(folder, authority, securePort);
   const server = own ? createSecureServer({ ...own, ...bounds }, app) : createServer(bounds, app);
   server.maxHeadersCount = 100;
   return server;

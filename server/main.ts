@@ -26,7 +26,13 @@ function listen(server: Server, door: Pick<Door, 'host' | 'port'>): Promise<numb
 async function start(door: Door): Promise<void> {
   const hosts = hostsOf(door.host);
   const authority = hosts.length > 0 ? await authorityIn(beside('../../.authority')) : null;
-  const plain = serverOf(folder, undefined, authority ? { authority: authority.cert } : {});
+  /** Where https is served, once it is. */
+  let securePort: number | null = null;
+  const plain = serverOf(
+    folder,
+    undefined,
+    authority ? { authority: authority.cert, securePort: () => securePort } : {},
+  );
   const port = await listen(plain, door);
   if (port === null) return;
   const servers = [plain];
@@ -40,6 +46,7 @@ async function start(door: Door): Promise<void> {
       return;
     }
     httpsPort = at;
+    securePort = at;
     servers.push(secure);
   }
   openLiveChannel(servers, addressesOf({ ...door, port }));

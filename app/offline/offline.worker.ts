@@ -39,7 +39,11 @@ async function playable(): Promise<readonly ListedFile[]> {
       return false;
     }
   };
-  const ending = (await plays('audio/ogg; codecs=opus')) ? '.ogg' : (await plays('audio/mp4; codecs=mp4a.40.2')) ? '.m4a' : '';
+  const ending = (await plays('audio/ogg; codecs=opus'))
+    ? '.ogg'
+    : (await plays('audio/mp4; codecs=mp4a.40.2'))
+      ? '.m4a'
+      : '';
   return recordings.filter(({ url }) => url.endsWith(ending));
 }
 
@@ -89,9 +93,7 @@ self.addEventListener('message', (event) => {
 
 // An address of the application is answered by its first page; a file has an ending.
 registerRoute(new PrecacheRoute(controller));
-registerRoute(
-  new NavigationRoute(controller.createHandlerBoundToURL('/index.html'), { denylist: [/\.[^/]+$/] }),
-);
+registerRoute(new NavigationRoute(controller.createHandlerBoundToURL('/index.html'), { denylist: [/\.[^/]+$/] }));
 for (const file of recordings)
   registerRoute(
     ({ url, sameOrigin }) => sameOrigin && url.pathname === file.url,

@@ -5,7 +5,7 @@ import { SettingsService } from '../services/settings.service';
 import { SheetsService } from '../services/sheets.service';
 import { Store } from '../store/store';
 import { button, choose as choice, chosen, fieldOf, type } from '../hands.spec';
-import {builtDemo, sheetsHere, testProviders, until} from '../spec-store.spec';
+import { builtDemo, sheetsHere, testProviders, until } from '../spec-store.spec';
 import { LogPage } from './log/log-page';
 import { SettingsPage } from './settings/settings-page';
 import { SheetsPage } from './sheets/sheets-page';
@@ -17,7 +17,9 @@ async function open<T>(
   ready: (host: HTMLElement) => boolean,
 ): Promise<{ fixture: ComponentFixture<T>; host: HTMLElement }> {
   TestBed.configureTestingModule({ providers: testProviders() });
-  await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23), builtDemo));
+  await TestBed.inject(Store).write('the demo', 'demo', (database) =>
+    seedDemo(database, new Date(2026, 10, 23), builtDemo),
+  );
   const fixture = TestBed.createComponent(page);
   const host = fixture.nativeElement as HTMLElement;
   await shows(host, ready);

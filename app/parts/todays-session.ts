@@ -45,7 +45,8 @@ export class TodaysSession {
     inject(KeysService).use('Today', [
       {
         keys: ['t'],
-        does: 'Open the sheet of today’s session', repeats: false,
+        does: 'Open the sheet of today’s session',
+        repeats: false,
         when: () => this.today() !== null,
         press: () => void this.open(),
       },

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { dayFromIso, newProgramme, programmePrefix, type ProgrammeWishes } from '../../core/index';
-import {builtDemo, testProviders} from '../spec-store.spec';
+import { builtDemo, testProviders } from '../spec-store.spec';
 import { allRows, contentOf, replaceRows } from '../store/backup-rows';
 import { seedDemo } from '../store/demo-rows';
 import { Store } from '../store/store';

@@ -41,7 +41,8 @@ export class BackupService {
     const { allRows, contentOf, withHeld } = await import('../store/backup-rows');
     const held = this.store.held();
     const late = firstValueFrom(timer(answerWithinMs)).then(() => null);
-    const stored = held.length > 0 ? await Promise.race([this.store.read(allRows), late]) : await this.store.read(allRows);
+    const stored =
+      held.length > 0 ? await Promise.race([this.store.read(allRows), late]) : await this.store.read(allRows);
     const content = contentOf(withHeld(stored, held));
     const text = writeBackup(content, now, await sha256(checkedText(content)));
     const file = await through(new Blob([text]), new CompressionStream('gzip'));

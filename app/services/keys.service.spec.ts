@@ -21,7 +21,13 @@ describe('keys', () => {
     const done: string[] = [];
     let running = false;
     listen([
-      { keys: ['b'], does: 'begin', repeats: false, when: () => !running, press: () => done.push('begin') && (running = true) },
+      {
+        keys: ['b'],
+        does: 'begin',
+        repeats: false,
+        when: () => !running,
+        press: () => done.push('begin') && (running = true),
+      },
       { keys: ['x', 'y'], does: 'end', repeats: false, when: () => running, press: () => done.push('end') },
     ]);
     expect(press(document.body, 'y')).toBeTrue();

@@ -25,7 +25,8 @@ export class CodeErrorHandler extends ErrorHandler {
 
   override handleError(error: unknown): void {
     super.handleError(error);
-    const { message = '', code = 0 } = typeof error === 'object' && error !== null ? (error as Partial<Error & { code: number }>) : {};
+    const { message = '', code = 0 } =
+      typeof error === 'object' && error !== null ? (error as Partial<Error & { code: number }>) : {};
     if (missing.test(message) || Math.abs(code) === 750) void this.mend();
   }
 
@@ -42,7 +43,11 @@ export class CodeErrorHandler extends ErrorHandler {
     const why = served === null ? 'the server does not answer' : 'the server does not have all of it';
     await this.injector
       .get(NoticeService)
-      .say(`A part of this page could not be loaded: ${why}.`, { name: 'Reload', press: () => location.reload() }, 60_000)
+      .say(
+        `A part of this page could not be loaded: ${why}.`,
+        { name: 'Reload', press: () => location.reload() },
+        60_000,
+      )
       .catch(() => undefined);
   }
 

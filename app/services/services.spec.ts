@@ -3,7 +3,7 @@ import { firstValueFrom } from 'rxjs';
 import { compile, emptySheet, entryOfBrokenOff, readTempoText, type UnfinishedRun } from '../../core/index';
 import { demoBook } from '../../demo/combinations';
 import { demoSheets } from '../../demo/sheets';
-import {builtDemo, logHere, sheetsHere, testProviders, until} from '../spec-store.spec';
+import { builtDemo, logHere, sheetsHere, testProviders, until } from '../spec-store.spec';
 import { allRows, replaceRows } from '../store/backup-rows';
 import { unreadIn } from '../store/unread';
 import { Store } from '../store/store';
@@ -23,13 +23,17 @@ describe('what the browser keeps', () => {
   it('the demo comes once, is cleared, and comes back only by undo', async () => {
     const demo = TestBed.inject(DemoService);
     const here = sheetsHere();
-    await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23), builtDemo));
+    await TestBed.inject(Store).write('the demo', 'demo', (database) =>
+      seedDemo(database, new Date(2026, 10, 23), builtDemo),
+    );
     await until(
       () => here()?.rows.length === demoSheets.length && demo.left() === demoSheets.length + demoBook.length + 34,
     );
     const putBack = await demo.clear();
     await until(() => here()?.rows.length === 0);
-    await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 24), builtDemo));
+    await TestBed.inject(Store).write('the demo', 'demo', (database) =>
+      seedDemo(database, new Date(2026, 10, 24), builtDemo),
+    );
     expect(await (await TestBed.inject(Store).database()).sheets.count()).toBe(0);
     await putBack();
     await until(() => here()?.rows.length === demoSheets.length);
@@ -37,7 +41,9 @@ describe('what the browser keeps', () => {
 
   it('clearing the demo spares what the coach has changed', async () => {
     const demo = TestBed.inject(DemoService);
-    await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23), builtDemo));
+    await TestBed.inject(Store).write('the demo', 'demo', (database) =>
+      seedDemo(database, new Date(2026, 10, 23), builtDemo),
+    );
     const [first] = demoSheets;
     if (first)
       await TestBed.inject(SheetsService).change(first.id, (sheet) => ({ ...sheet, title: 'Mine now' }), 'title');
@@ -229,7 +235,9 @@ describe('what the browser keeps', () => {
 
   it('entries of the log come back after a delete', async () => {
     const log = TestBed.inject(LogService);
-    await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23), builtDemo));
+    await TestBed.inject(Store).write('the demo', 'demo', (database) =>
+      seedDemo(database, new Date(2026, 10, 23), builtDemo),
+    );
     const putBack = await log.remove('demo-entry-1');
     expect(await (await TestBed.inject(Store).database()).log.count()).toBe(33);
     await putBack();

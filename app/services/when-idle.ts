@@ -3,7 +3,8 @@ const quietMs = 1000;
 const inputs = ['keydown', 'pointerdown', 'input'] as const;
 
 let lastBusy = 0;
-for (const type of inputs) addEventListener(type, () => (lastBusy = performance.now()), { capture: true, passive: true });
+for (const type of inputs)
+  addEventListener(type, () => (lastBusy = performance.now()), { capture: true, passive: true });
 for (const type of ['resource', 'longtask'])
   new PerformanceObserver((seen) => {
     for (const { startTime, duration } of seen.getEntries()) lastBusy = Math.max(lastBusy, startTime + duration);

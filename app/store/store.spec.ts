@@ -68,7 +68,10 @@ describe('storage that takes long', () => {
   it('is waited for: what was deleted and taken back in the meantime is there, and nothing is done twice', async () => {
     TestBed.configureTestingModule({ providers: testProviders() });
     const [store, sheets] = [TestBed.inject(Store), TestBed.inject(SheetsService)];
-    for (let made = 0; made < 5; made += 1) await (await sheets.add({ ...emptySheet(freshId), title: `${made}` })).written;
+    for (let made = 0; made < 5; made += 1)
+      await (
+        await sheets.add({ ...emptySheet(freshId), title: `${made}` })
+      ).written;
     const rows = await store.read((database) => database.sheets.toArray());
     expect(rows.length).toBe(5);
     const [first] = rows;
@@ -112,7 +115,9 @@ describe('storage that comes back', () => {
     TestBed.configureTestingModule({ providers: testProviders() });
     const [store, sheets] = [TestBed.inject(Store), TestBed.inject(SheetsService)];
     await until(() => store.keeping().where === 'tab');
-    await (await sheets.add({ ...emptySheet(freshId), title: 'Before' })).written;
+    await (
+      await sheets.add({ ...emptySheet(freshId), title: 'Before' })
+    ).written;
     // The first move fails.
     let full = true;
     const transaction = IDBDatabase.prototype.transaction;

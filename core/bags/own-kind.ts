@@ -49,7 +49,10 @@ export type OwnBag = z.infer<typeof ownBagSchema>;
  */
 export function takenName(name: string): string | null {
   // Text reads words and hyphens alike: "Double end" would be the kind `double-end` there.
-  const asText = name.trim().toLowerCase().replace(/[\s-]+/g, '-');
+  const asText = name
+    .trim()
+    .toLowerCase()
+    .replace(/[\s-]+/g, '-');
   const kind = bagKinds.find((each) => each === asText);
   return kind === undefined ? null : `this is the name of a kind that is there; add a word, as “${name.trim()} two”`;
 }

@@ -140,12 +140,33 @@ describe('rounds as CSV', () => {
 
   it('runs no formula behind blanks, line ends, zero-width signs or a byte order mark, nor full-width ones, nor in a head', () => {
     // OWASP, "CSV Injection": what Excel and LibreOffice take for a formula; leading signs as their importers drop them.
-    const hostile = ['=1', '+1', '-1', '@A1', '\t=1', '\r=1', '\n=1', ' =1', '\u200b=1', '\ufeff=1', '\u00a0+1', '＝1', '＋1', '－1', '＠A'];
+    const hostile = [
+      '=1',
+      '+1',
+      '-1',
+      '@A1',
+      '\t=1',
+      '\r=1',
+      '\n=1',
+      ' =1',
+      '\u200b=1',
+      '\ufeff=1',
+      '\u00a0+1',
+      '＝1',
+      '＋1',
+      '－1',
+      '＠A',
+    ];
     expect(hostile.filter((text) => !safeCell(text).startsWith("'"))).toEqual([]);
     expect(hostile.map((text) => plainCell(safeCell(text)))).toEqual(hostile);
     expect(plainCell(safeCell("'=1"))).toBe("'=1");
     expect(writeCsv(['=cmd', 'b'], [['x', 1]]).startsWith("'=cmd,b")).toBeTrue();
-    const back = readCsv(writeCsv(['a', 'b'], hostile.map((text) => [text, 1])));
+    const back = readCsv(
+      writeCsv(
+        ['a', 'b'],
+        hostile.map((text) => [text, 1]),
+      ),
+    );
     expect(back?.rows.map(([cell]) => cell)).toEqual(hostile);
   });
 });

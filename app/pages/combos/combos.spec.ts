@@ -6,7 +6,7 @@ import { BookService } from '../../services/book.service';
 import { seedDemo } from '../../store/demo-rows';
 import { SettingsService } from '../../services/settings.service';
 import { choose, press, type } from '../../hands.spec';
-import {builtDemo, testProviders, until} from '../../spec-store.spec';
+import { builtDemo, testProviders, until } from '../../spec-store.spec';
 import { CombinationCard } from './combination-card';
 import { CombosPage } from './combos-page';
 import { MergePreview } from './merge-preview';
@@ -100,7 +100,9 @@ describe('a combination of the book, open', () => {
 describe('the combos view', () => {
   it('lists, filters and compares', async () => {
     TestBed.configureTestingModule({ providers: testProviders() });
-    await TestBed.inject(Store).write('the demo', 'demo', (database) => seedDemo(database, new Date(2026, 10, 23), builtDemo));
+    await TestBed.inject(Store).write('the demo', 'demo', (database) =>
+      seedDemo(database, new Date(2026, 10, 23), builtDemo),
+    );
     const fixture = TestBed.createComponent(CombosPage);
     const host = fixture.nativeElement as HTMLElement;
     await until(() => {

@@ -150,7 +150,8 @@ export class ProgrammePage {
     inject(KeysService).use('The programme', [
       {
         keys: ['t'],
-        does: 'Open the sheet of today, or of the next session', repeats: false,
+        does: 'Open the sheet of today, or of the next session',
+        repeats: false,
         when: () => this.next() !== null,
         press: () => void this.openSheet(this.next()),
       },

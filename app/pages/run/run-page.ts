@@ -17,7 +17,6 @@ import { MatToolbar } from '@angular/material/toolbar';
 import { Router, RouterLink } from '@angular/router';
 import { firstValueFrom } from 'rxjs';
 import {
-  addedMs,
   compile,
   faultsSeen,
   nameOfFault,
@@ -31,6 +30,7 @@ import { EntryForm } from '../../parts/entry-form';
 import { SheetStory } from '../../parts/sheet-story';
 import { Stage } from '../../parts/stage/stage';
 import { KeysService } from '../../services/keys.service';
+import { runShortcuts } from './run-keys';
 import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-run.service';
@@ -229,78 +229,27 @@ export class RunPage {
 
   private listenToKeys(): void {
     const running = (): boolean => this.phase() !== null && this.phase() !== 'over';
-    const alone = (): boolean => this.text() !== undefined && running() && this.phase() !== 'stopped';
-    const waiting = (): boolean => this.phase() === null && (this.stored()?.blocks.length ?? 0) > 0;
-    const free = (event: KeyboardEvent): boolean =>
-      !(event.target instanceof Element && event.target.closest('button, a'));
-    const begin = (): void => {
-      const broken = this.unfinished();
-      void (broken ? this.takeUp(broken) : this.start());
-    };
-    inject(KeysService).use('A run', [
-      { keys: ['Space', 'Enter'], does: 'Start', repeats: false, when: (event) => waiting() && free(event), press: begin },
-      {
-        keys: ['Space'],
-        does: 'Pause, go on', repeats: false,
-        when: (event) => running() && free(event),
-        press: () => this.runner.toggle(),
-      },
-      { keys: ['ArrowLeft', 'PageUp'], does: 'A piece back', repeats: false, when: running, press: () => this.runner.go('back') },
-      { keys: ['ArrowRight', 'PageDown'], does: 'A piece on', repeats: false, when: running, press: () => this.runner.go('forward') },
-      { keys: ['r'], does: 'The piece once more', repeats: false, when: running, press: () => this.runner.go('repeat') },
-      { keys: ['s'], does: 'Stop now', repeats: false, when: running, press: () => this.runner.stopNow() },
-      {
-        keys: ['x'],
-        does: 'End the run, once it is stopped', repeats: false,
-        when: () => this.phase() === 'stopped',
-        press: () => this.runner.end(),
-      },
-      { keys: ['o'], does: 'Alone: it sits, one more', repeats: false, when: alone, press: () => this.solo.go(1) },
-      { keys: ['b'], does: 'Alone: it broke', repeats: false, when: alone, press: () => this.solo.broke() },
-      { keys: ['c'], does: 'What can be changed', repeats: false, when: running, press: () => this.toggle('changes') },
-      {
-        keys: ['v'],
-        does: 'Walls and remotes', repeats: false,
-        when: () => this.phase() !== 'over',
-        press: () => this.toggle('walls'),
-      },
-      { keys: ['h'], does: 'Everyone with me: hold', repeats: false, when: running, press: () => this.runner.hold() },
-      { keys: ['+'], does: 'Faster', repeats: true, when: running, press: (event) => this.runner.pace(0.1, event.repeat) },
-      { keys: ['-'], does: 'Slower', repeats: true, when: running, press: (event) => this.runner.pace(-0.1, event.repeat) },
-      {
-        keys: ['t'],
-        does: 'Thirty seconds more', repeats: false,
-        when: running,
-        press: () => this.runner.alter({ kind: 'longer', ms: addedMs }),
-      },
-      { keys: ['e'], does: 'End this piece now', repeats: false, when: running, press: () => this.runner.alter({ kind: 'end piece' }) },
-      {
-        keys: ['w'],
-        does: 'Switch the stance of the class', repeats: false,
-        when: running,
-        press: () => this.runner.alter({ kind: 'switch stance' }),
-      },
-      { keys: ['u'], does: 'Take the last change back', repeats: false, when: running, press: () => this.runner.undo() },
-      {
-        keys: ['l'],
-        does: 'Lock the controls, or unlock them', repeats: false,
-        when: running,
-        press: () => this.locked.update((on) => !on),
-      },
-      { keys: ['f'], does: 'Fill the screen', repeats: false, press: () => this.fullScreen() },
-      {
-        keys: ['Escape'],
-        does: 'Close what stands at the side', repeats: false,
-        typing: true,
-        when: () => this.side() !== null,
-        press: () => this.closeSide(),
-      },
-      {
-        keys: ['Escape'],
-        does: 'Back to the sheet, before it starts', repeats: false,
-        when: () => this.phase() === null && this.side() === null,
-        press: () => void this.router.navigate(this.text() ? ['/combos'] : ['/sheets', this.id()]),
-      },
-    ]);
+    inject(KeysService).use(
+      'A run',
+      runShortcuts(this.runner, {
+        waiting: () => this.phase() === null && (this.stored()?.blocks.length ?? 0) > 0,
+        running,
+        stopped: () => this.phase() === 'stopped',
+        over: () => this.phase() === 'over',
+        alone: () => this.text() !== undefined && running() && this.phase() !== 'stopped',
+        sideOpen: () => this.side() !== null,
+        begin: () => {
+          const broken = this.unfinished();
+          void (broken ? this.takeUp(broken) : this.start());
+        },
+        sits: () => this.solo.go(1),
+        broke: () => this.solo.broke(),
+        toggle: (side) => this.toggle(side),
+        closeSide: () => this.closeSide(),
+        lock: () => this.toggleLock(),
+        fullScreen: () => this.fullScreen(),
+        leave: () => void this.router.navigate(this.text() ? ['/combos'] : ['/sheets', this.id()]),
+      }),
+    );
   }
 }

@@ -5,6 +5,9 @@ import { SoundService } from '../../services/sound.service';
 /** The two clocks drift less than this between two looks, unless one of them has jumped. */
 const jumpMs = 500;
 
+/** A run that has been silent for so long says so. */
+const saidSilentMs = 2000;
+
 /** The clock that a run goes by: the audio clock, or the page's while audio is blocked. */
 @Injectable()
 export class RunSource {
@@ -17,6 +20,18 @@ export class RunSource {
   private seen: { readonly source: SourceTime; readonly page: SourceTime } | null = null;
   /** Whether it is the audio clock. */
   onAudio = false;
+
+  private readonly quiet = signal(false);
+  /** Whether a run has gone on without the audio clock for so long that it is to be said. */
+  readonly silent = this.quiet.asReadonly();
+  private quietSince: SourceTime | null = null;
+
+  /** Notes how long a run has gone on without the audio clock. */
+  lookForSilence(running: boolean): void {
+    if (this.onAudio || !running) this.quietSince = null;
+    else this.quietSince ??= performance.now();
+    this.quiet.set(this.quietSince !== null && performance.now() - this.quietSince >= saidSilentMs);
+  }
 
   /** Takes the audio clock where there is one now. */
   choose(): void {

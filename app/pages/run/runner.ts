@@ -46,8 +46,6 @@ import { Speaker } from './speaker';
 const lookEveryMs = 100;
 /** Sound that has come so late after a bell still sounds it. */
 const lateBellMs = 1000;
-/** A run that has been silent for so long says so. */
-const saidSilentMs = 2000;
 const jumpNames = { back: 'gone back', forward: 'gone on', repeat: 'once more' } as const;
 /** Performs a sheet: looks at the clock, schedules what is heard, keeps what was done. */
 @Injectable()
@@ -92,8 +90,7 @@ export class Runner {
     return jump ? jumpNames[jump.what as keyof typeof jumpNames] : this.live.last();
   });
   /** Whether it goes on without sound, since the device gives none; it sounds as soon as it can. */
-  readonly silent = signal(false);
-  private silentSince: number | null = null;
+  readonly silent = this.source.silent;
   private rate = 1;
   private frame = 0;
   /** Between the press and the first second: a second press begins nothing. */
@@ -299,7 +296,7 @@ export class Runner {
     const [state, timeline] = [this.state(), this.timeline()];
     if (!state || !timeline || state.phase === 'over') return;
     this.changeClocks(state);
-    this.lookForSilence(state);
+    this.source.lookForSilence(state.phase === 'running');
     this.noticeJump();
     const before = this.state() ?? state;
     const noticed = notice(before, timeline, this.source.now());
@@ -330,14 +327,10 @@ export class Runner {
     this.source.read();
     const now = this.state();
     // Sound that has just come sounds what it was too late for by a moment.
-    this.sounds.replan(now, now && this.source.onAudio ? positionOf(now, this.source.source()) - lateBellMs : undefined);
-  }
-
-  /** Notes how long the run has gone on without the audio clock. */
-  private lookForSilence(state: RunState): void {
-    if (this.source.onAudio || state.phase !== 'running') this.silentSince = null;
-    else this.silentSince ??= performance.now();
-    this.silent.set(this.silentSince !== null && performance.now() - this.silentSince >= saidSilentMs);
+    this.sounds.replan(
+      now,
+      now && this.source.onAudio ? positionOf(now, this.source.source()) - lateBellMs : undefined,
+    );
   }
 
   /** The words of the moment, on the screen and where no clip says them. */

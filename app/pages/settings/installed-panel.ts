@@ -25,9 +25,9 @@ const lookEveryMs = 2000;
             Everything is being put on this device.
           }
           @case ('insecure') {
-            This address is not secure (http), so that the browser keeps nothing of it, and no application of it: open
-            it on the machine of the server, or by https as README says (“On other devices”). Walls and remotes need no
-            more than this.
+            This address is not secure (http), so that the browser keeps nothing of it, and no application of it. Walls
+            and remotes need no more than this; for times without a network open it by https (README: “On other
+            devices”). <a href="/secure?to=/settings">Open it by https</a>
           }
           @case ('impossible') {
             This browser keeps no page for times without a network.

@@ -281,27 +281,25 @@ export class SheetPage {
       find: () => this.openFind(),
     });
     keys.use('A row of the sheet', rows);
+    /** From the entry line, too; a key that is held opens once. */
+    const opens = { repeats: false, typing: true } as const;
     keys.use('This sheet', [
       {
         keys: ['/'],
-        does: 'Go to the entry line; a combination may also be typed at once', repeats: false,
+        does: 'Go to the entry line; a combination may also be typed at once',
+        repeats: false,
         press: () => this.entry()?.focus(),
       },
       { keys: ['$mod+z'], does: 'Undo', repeats: true, press: () => this.told.step(-1) },
       { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', repeats: true, press: () => this.told.step(1) },
-      { keys: ['Alt+m'], does: 'Take the first mend', repeats: false, typing: true, press: () => this.mendFirst() },
-      { keys: ['Alt+t'], does: 'The sheet as text', repeats: false, typing: true, press: () => this.toggleSide('text') },
-      ...addWays.map((way) => ({
-        keys: [way.key],
-        does: way.does, repeats: false,
-        typing: true,
-        press: () => this.show(way, true),
-      })),
-      { keys: ['$mod+p'], does: 'Print it, with the figure', repeats: false, typing: true, press: () => this.print() },
+      { ...opens, keys: ['Alt+m'], does: 'Take the first mend', press: () => this.mendFirst() },
+      { ...opens, keys: ['Alt+t'], does: 'The sheet as text', press: () => this.toggleSide('text') },
+      ...addWays.map((way) => ({ ...opens, keys: [way.key], does: way.does, press: () => this.show(way, true) })),
+      { ...opens, keys: ['$mod+p'], does: 'Print it, with the figure', press: () => this.print() },
       {
+        ...opens,
         keys: ['$mod+Enter'],
-        does: 'Run it: on a row, or in the empty entry line', repeats: false,
-        typing: true,
+        does: 'Run it: on a row, or in the empty entry line',
         when: (event) => this.runs() && (!isTyping(event) || (this.entry()?.holds(event.target) ?? false)),
         press: () => void this.run(),
       },

@@ -152,8 +152,20 @@ export class FigurePlayer {
     const here = (event: KeyboardEvent): boolean => event.target instanceof Node && this.host.contains(event.target);
     inject(KeysService).use('Figure', [
       { keys: ['k'], does: 'plays the figure, or holds it', repeats: false, press: () => this.toggle(), when: here },
-      { keys: ['ArrowLeft'], does: 'turns the figure to the left', repeats: true, press: () => this.turn(-turnBy), when: here },
-      { keys: ['ArrowRight'], does: 'turns the figure to the right', repeats: true, press: () => this.turn(turnBy), when: here },
+      {
+        keys: ['ArrowLeft'],
+        does: 'turns the figure to the left',
+        repeats: true,
+        press: () => this.turn(-turnBy),
+        when: here,
+      },
+      {
+        keys: ['ArrowRight'],
+        does: 'turns the figure to the right',
+        repeats: true,
+        press: () => this.turn(turnBy),
+        when: here,
+      },
       { keys: [','], does: 'one move of the figure back', repeats: true, press: () => this.step(-1), when: here },
       { keys: ['.'], does: 'one move of the figure on', repeats: true, press: () => this.step(1), when: here },
     ]);

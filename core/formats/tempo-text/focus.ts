@@ -58,7 +58,9 @@ function takeNamed(scan: Scan, ownBags: readonly string[]): string | null {
 /** A kind without quotes; one of the coach's own that has the name of one that is built in goes first. */
 function takeBare(scan: Scan, ownBags: readonly string[]): string | null {
   const here = rest(scan).trimStart().toLowerCase();
-  const own = ownBags.find((name) => here.startsWith(name.toLowerCase()) && !/^[a-z0-9-]/.test(here.slice(name.length)));
+  const own = ownBags.find(
+    (name) => here.startsWith(name.toLowerCase()) && !/^[a-z0-9-]/.test(here.slice(name.length)),
+  );
   if (own === undefined) return takeBag(scan);
   skipSpace(scan);
   scan.at += own.length;

@@ -211,7 +211,14 @@ export function readTempoText(text: string, sheetId = 'tempo-text'): FromText {
     const line = { number: at + 1, text: plainText(each) };
     const taken = sayTaken(countUnplain(each));
     if (taken !== null)
-      reading.faults.push({ level: 'note', line: line.number, column: 1, read: '', what: taken, mend: 'see what is left' });
+      reading.faults.push({
+        level: 'note',
+        line: line.number,
+        column: 1,
+        read: '',
+        what: taken,
+        mend: 'see what is left',
+      });
     readLine(reading, line);
   });
   if (lines.length > mostLines) tooLong(reading, mostLines + 1, `${mostLines.toLocaleString('en')} lines`);
