@@ -157,3 +157,37 @@ export const typedCombination: fc.Arbitrary<string> = fc.oneof(
   { weight: 9, arbitrary: fc.array(fc.constantFrom(...words), { maxLength: 14 }).map((all) => all.join(' ')) },
   { weight: 1, arbitrary: fc.string({ maxLength: 60, unit: 'binary' }) },
 );
+
+/** Values that stand in the place of others in damaged data. */
+const instead: fc.Arbitrary<unknown> = fc.oneof(
+  fc.constantFrom(null, undefined, '', -1, 1e309, NaN, [], {}, '__proto__', '\u0000', '\ud800', true),
+  fc.jsonValue({ maxDepth: 1 }),
+);
+
+/** Data with values replaced or taken out at some places, counted through as they stand. */
+function replaced(data: unknown, all: readonly { readonly at: number; readonly value: unknown }[]): unknown {
+  let count = 0;
+  const total = (value: unknown): number =>
+    typeof value === 'object' && value !== null
+      ? Object.values(value).reduce<number>((sum, each) => sum + total(each), 1)
+      : 1;
+  const places = new Map(all.map(({ at, value }) => [Math.floor(at * total(data)), value]));
+  const walk = (value: unknown): unknown => {
+    const place = count;
+    count += 1;
+    if (places.has(place)) return places.get(place);
+    if (Array.isArray(value)) return value.map(walk);
+    if (typeof value !== 'object' || value === null) return value;
+    return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, walk(each)]));
+  };
+  return walk(data);
+}
+
+/** One of some data, damaged in some places. `fc.sample(damagedData([{ kind: 'close' }]))` */
+export const damagedData = (seeds: readonly unknown[]): fc.Arbitrary<unknown> =>
+  fc
+    .tuple(
+      fc.constantFrom(...seeds),
+      fc.array(fc.record({ at: fc.double({ min: 0, max: 0.999, noNaN: true }), value: instead }), { maxLength: 4 }),
+    )
+    .map(([seed, all]) => replaced(seed, all));

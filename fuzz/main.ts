@@ -1,7 +1,10 @@
-// `npm run fuzz`: damaged files and typed combinations in great numbers, by hand. `npm run fuzz -- files 1000 --seed 7`.
+// `npm run fuzz`: damaged files, typed combinations, what is said on the channel and stored rows, in great numbers, by hand.
+// `npm run fuzz -- files 1000 --seed 7`.
 import fc from 'fast-check';
+import { channelHolds, saidOnChannel } from './channel';
 import { damagedFile, typedCombination } from './inputs';
 import { combinationHolds, fileHolds } from './properties';
+import { damagedRow, rowHolds } from './rows';
 
 const args = process.argv.slice(2);
 const at = args.indexOf('--seed');
@@ -9,7 +12,7 @@ const seed = at < 0 ? Date.now() % 2 ** 31 : Number(args[at + 1]);
 const [which = 'all', count] = args.filter((_, index) => at < 0 || (index !== at && index !== at + 1));
 
 /** Runs one property so often; prints the seed, and the shrunk case where it does not hold. */
-function run(name: string, numRuns: number, property: fc.IProperty<[string]>): boolean {
+function run<T>(name: string, numRuns: number, property: fc.IProperty<[T]>): boolean {
   console.log(`${name}: ${numRuns} with seed ${seed}`);
   const result = fc.check(property, { numRuns, seed, markInterruptAsFailure: true });
   if (!result.failed) {
@@ -36,6 +39,18 @@ const results = [
       'combinations',
       runs(1_000_000),
       fc.property(typedCombination, (text) => void combinationHolds(text)),
+    ),
+  !wanted('channel') ||
+    run(
+      'channel',
+      runs(100_000),
+      fc.property(saidOnChannel, (texts) => void channelHolds(texts)),
+    ),
+  !wanted('rows') ||
+    run(
+      'rows',
+      runs(100_000),
+      fc.property(damagedRow, (row) => void rowHolds(row)),
     ),
 ];
 process.exitCode = results.every(Boolean) ? 0 : 1;
