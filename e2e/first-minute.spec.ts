@@ -1,5 +1,8 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
 
+// As on a first visit: a fresh profile, with the worker that puts everything on the device.
+test.use({ serviceWorkers: 'allow' });
+
 /** Counts what somebody does: a press, a text typed in one go, a key. */
 class Hands {
   actions = 0;
@@ -66,12 +69,75 @@ test('the first minute with keys alone: New sheet, a combination, built up, run'
   // It builds up; it never leaves for Run while something stands in the line.
   await expect(page).toHaveURL(/\/sheets\//);
   await expect(page.locator('text.moment')).toHaveCount(6);
-  // The line is empty now: the same key runs it.
-  await expect(page.getByLabel('Type a combination')).toBeFocused();
+  const line = page.getByLabel('Type a combination');
+  await expect(line).toBeFocused();
+  // From the empty line to the row it would add to, and to the first one; a slash leads back.
+  const rows = page.locator('[data-row]');
+  await page.keyboard.press('Escape');
+  await expect(rows.last()).toBeFocused();
+  await page.keyboard.press('/');
+  await expect(line).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await expect(rows.last()).toBeFocused();
+  await page.keyboard.press('/');
+  await page.keyboard.press('ArrowDown');
+  await expect(rows.first()).toBeFocused();
+  await page.keyboard.press('/');
+  // What stands in the line is taken away first.
+  await page.keyboard.type('1 2');
+  await page.keyboard.press('Escape');
+  await expect(line).toHaveValue('');
+  await expect(line).toBeFocused();
+  // The line is empty: the key that built it up runs it.
   await page.keyboard.press('Control+Enter');
   await page.getByRole('button', { name: 'Start' }).waitFor();
   await page.keyboard.press('Space');
   await expect(running(page)).toBeVisible();
+});
+
+test('what is typed before the application is there is not lost or moved, and Ctrl Enter there runs it', async ({
+  page,
+  context,
+}) => {
+  // Nothing of the application comes before it is typed into.
+  let typed = (): void => undefined;
+  const until = new Promise<void>((done) => (typed = done));
+  await context.route(/\/(main|chunk)-.*\.js$/, async (route) => {
+    await until;
+    await route.continue();
+  });
+  await page.goto('/', { waitUntil: 'commit' });
+  const first = page.getByRole('textbox', { name: /^Type and go/ });
+  await first.waitFor();
+  // A digit that is typed anywhere goes there.
+  await page.keyboard.type('1 2 3b 2; 2 3');
+  await expect(first).toHaveValue('1 2 3b 2; 2 3');
+  const place = await first.boundingBox();
+  await page.keyboard.press('ArrowLeft');
+  typed();
+  await expect(typeAndGo(page)).toBeFocused();
+  await expect(typeAndGo(page)).toHaveValue('1 2 3b 2; 2 3');
+  const now = await typeAndGo(page).boundingBox();
+  expect(Math.abs((now?.y ?? 0) + (now?.height ?? 0) / 2 - (place?.y ?? 0) - (place?.height ?? 0) / 2)).toBeLessThan(4);
+  await page.keyboard.type('2 ');
+  await expect(typeAndGo(page)).toHaveValue('1 2 3b 2; 2 2 3');
+  await page.keyboard.press('Control+Enter');
+  await expect(page).toHaveURL(/\/run\//);
+});
+
+test('Enter that is pressed before the application is there drafts as soon as it can be', async ({ page, context }) => {
+  let pressed = (): void => undefined;
+  const until = new Promise<void>((done) => (pressed = done));
+  await context.route(/\/(main|chunk)-.*\.js$/, async (route) => {
+    await until;
+    await route.continue();
+  });
+  await page.goto('/sheets', { waitUntil: 'commit' });
+  await page.getByRole('textbox', { name: /^Type and go/ }).fill('1 2 3b 2');
+  await page.keyboard.press('Enter');
+  pressed();
+  await expect(page).toHaveURL(/\/sheets\/.+/);
+  await expect(page.locator('kt-block-view').first()).toBeVisible();
 });
 
 test('the first minute with a mouse alone: New sheet, something from the library, run', async ({ page }) => {

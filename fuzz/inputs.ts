@@ -160,7 +160,7 @@ export const typedCombination: fc.Arbitrary<string> = fc.oneof(
 
 /** Values that stand in the place of others in damaged data. */
 const instead: fc.Arbitrary<unknown> = fc.oneof(
-  fc.constantFrom(null, undefined, '', -1, 1e309, NaN, [], {}, '__proto__', '\u0000', '\ud800', true),
+  fc.constantFrom(null, undefined, '', -1, Infinity, NaN, [], {}, '__proto__', '\u0000', '\ud800', true),
   fc.jsonValue({ maxDepth: 1 }),
 );
 

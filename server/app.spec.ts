@@ -61,7 +61,7 @@ describe('the server', () => {
   it('leads to its https address, to a path of its own only, and says what to do where it has none', async () => {
     const none = await fetch(`${base}/secure?to=/settings`);
     expect([none.status, await none.text()]).toEqual([404, jasmine.stringContaining('HOST=0.0.0.0 npm start')]);
-    const app = createApp(tmpdir(), undefined, () => 4174);
+    const app = createApp(mkdtempSync(join(tmpdir(), 'secure-')), undefined, () => 4174);
     const server = await new Promise<Server>((done) => {
       const listening = app.listen(0, '127.0.0.1', () => done(listening));
     });

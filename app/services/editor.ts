@@ -27,6 +27,7 @@ import { KeysService } from './keys.service';
 import { SettingsService } from './settings.service';
 import { SheetWriter } from './sheet-writer';
 import { SheetsService } from './sheets.service';
+import { idle } from './when-idle';
 import { VoiceService } from './voice.service';
 
 /** A state of the sheet. */
@@ -107,7 +108,10 @@ export class Editor {
   });
 
   constructor() {
-    void import('./judging').then(({ judging }) => this.judge.set(judging.findings));
+    // The rows are drawn, and take keys, before what judges them is loaded.
+    void idle()
+      .then(() => import('./judging'))
+      .then(({ judging }) => this.judge.set(judging.findings));
     inject(DestroyRef).onDestroy(() => {
       this.over = true;
       this.following.unsubscribe();

@@ -17,6 +17,7 @@ import {
 } from '../../core/index';
 import { OwnWordsService, sameClips } from './own-words.service';
 import { SettingsService } from './settings.service';
+import { idle } from './when-idle';
 
 const folder = 'voice/';
 /** Rate of the recordings where the pack is not read yet. */
@@ -81,7 +82,7 @@ export class VoiceService {
   });
 
   /** Settles when the pack has been read, or cannot be. */
-  private readonly loaded = this.load();
+  private readonly loaded = idle().then(() => this.load());
 
   constructor() {
     // The line is back, or somebody looks at the page again: what is missing is read again.

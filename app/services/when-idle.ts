@@ -12,7 +12,8 @@ for (const type of ['resource', 'longtask'])
 
 const wait = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
-const idle = (): Promise<void> =>
+/** Settles when the page has nothing to do at this moment: what a view shows a little later begins then. */
+export const idle = (): Promise<void> =>
   new Promise((done) => {
     // Not every browser says when it has nothing to do.
     if ('requestIdleCallback' in globalThis) requestIdleCallback(() => done());
