@@ -5,6 +5,9 @@ import { SheetsService } from '../services/sheets.service';
 import { testProviders, until } from '../spec-store.spec';
 import { withHeld } from './backup-rows';
 import { databaseName } from './database-name';
+import { demoFile } from '../../demo/rows';
+import { rowsOf } from './demo-file';
+import { faultOf } from './sound';
 import { firstRows } from './first-rows';
 import { Store } from './store';
 
@@ -141,4 +144,20 @@ describe('storage that comes back', () => {
     const titles = (await store.read((database) => database.sheets.toArray())).map(({ sheet }) => sheet.title);
     expect([...titles].sort()).toEqual(['Before', 'During']);
   }, 20_000);
+});
+
+describe('what is known of a record', () => {
+  it('is forgotten when it is deleted: another may come in under its id and revision', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const store = TestBed.inject(Store);
+    const [row] = rowsOf(demoFile(), 0).log;
+    if (!row) throw new Error('the demo has no log');
+    await (await store.write('an entry', 'log', ({ log }) => log.put(row))).written;
+    expect(faultOf('log', row)).toBeNull();
+    const broken = { ...row, entry: null };
+    // The same id and revision, known to be sound.
+    expect(faultOf('log', broken)).toBeNull();
+    await (await store.write('a deletion', 'log', ({ log }) => log.delete(row.id))).written;
+    await until(() => faultOf('log', broken) !== null);
+  });
 });

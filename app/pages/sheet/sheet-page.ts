@@ -109,7 +109,7 @@ export class SheetPage {
   protected readonly book = inject(BookService);
   private readonly files = inject(FilesService);
   private readonly entry = viewChild(EntryBar);
-  private readonly printed = viewChild<PrintSheet>('printed');
+  private readonly printed = viewChild(PrintSheet);
 
   /** Id of the piece whose text is in the entry line. */
   protected readonly editing = signal<string | null>(null);
