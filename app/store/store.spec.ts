@@ -152,12 +152,16 @@ describe('what is known of a record', () => {
     const store = TestBed.inject(Store);
     const [row] = rowsOf(demoFile(), 0).log;
     if (!row) throw new Error('the demo has no log');
-    await (await store.write('an entry', 'log', ({ log }) => log.put(row))).written;
+    await (
+      await store.write('an entry', 'log', ({ log }) => log.put(row))
+    ).written;
     expect(faultOf('log', row)).toBeNull();
     const broken = { ...row, entry: null };
     // The same id and revision, known to be sound.
     expect(faultOf('log', broken)).toBeNull();
-    await (await store.write('a deletion', 'log', ({ log }) => log.delete(row.id))).written;
+    await (
+      await store.write('a deletion', 'log', ({ log }) => log.delete(row.id))
+    ).written;
     await until(() => faultOf('log', broken) !== null);
   });
 });

@@ -138,10 +138,12 @@ export class TypeAndGo {
       goals.setValue(text);
       goals.markAsDirty();
     }
-    const line = this.line().nativeElement;
-    if (first?.focus) {
+    const { focus } = first ?? {};
+    if (focus) {
+      const line = this.line().nativeElement;
       line.focus();
-      line.setSelectionRange(...first.focus);
+      // The list of offers writes the line's value once more, a microtask later.
+      void Promise.resolve().then(() => line.setSelectionRange(...focus));
     }
     if (first?.wanted) void this.settings.loaded.then(() => this.go(first.wanted === 'run'));
   }
