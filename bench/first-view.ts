@@ -6,7 +6,7 @@ import { chromium, type Browser, type Page } from '@playwright/test';
 import { installMarks, keyShown, pressNear, timesOf, type Marks } from './first-marks';
 import { quantile, report } from './measure';
 
-const visits = 4;
+const visits = 10;
 /** How much slower than this machine the one is that it is tried on. */
 const slower = 4;
 /** A person looks at the list for so long before pressing something, in milliseconds. */

@@ -25,12 +25,12 @@ export const idle = (): Promise<void> =>
  * typed anything: whatever nobody has asked for waits for this.
  * @example await whenIdle(); // then fetch ahead
  */
-export async function whenIdle(): Promise<void> {
+export async function whenIdle(forMs = quietMs): Promise<void> {
   if (document.readyState !== 'complete')
     await new Promise((done) => addEventListener('load', () => done(null), { once: true }));
   for (;;) {
     await idle();
-    const rest = lastBusy + quietMs - performance.now();
+    const rest = lastBusy + forMs - performance.now();
     if (rest <= 0) return;
     await wait(rest);
   }

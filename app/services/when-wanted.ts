@@ -10,6 +10,9 @@ const likelyNext: Readonly<Record<string, readonly string[]>> = {
   'sheets/:id': ['run/:id'],
 };
 
+/** The likely next view is loaded before all else that nobody has asked for, in milliseconds of quiet. */
+const soonMs = 200;
+
 /** The route that an address belongs to, of those known. `routeOf('/run/demo-1', ['run/:id', 'log'])` → `run/:id` */
 export function routeOf(address: string, routes: readonly string[]): string | null {
   const parts = address.split(/[?#]/)[0]?.split('/').filter(Boolean) ?? [];
@@ -42,7 +45,7 @@ export class WhenWanted implements PreloadingStrategy {
   preload({ path }: Route, load: () => Observable<unknown>): Observable<unknown> {
     if (path !== undefined && !this.loads.has(path)) this.loads.set(path, load);
     const here = routeOf(this.router.url, [...this.loads.keys(), 'sheets']) ?? '';
-    if (path !== undefined && likelyNext[here]?.includes(path)) void whenIdle().then(() => this.load(path));
+    if (path !== undefined && likelyNext[here]?.includes(path)) void whenIdle(soonMs).then(() => this.load(path));
     return EMPTY;
   }
 
