@@ -9,7 +9,7 @@ const secret = 's'.repeat(24);
 const bare = { changes: [], named: true, breathHeld: false, words: null };
 const sheets = [emptySheet(() => 'id', 'Rounds'), ...demoSheets.slice(0, 1)].map((sheet) => wallSheet(sheet));
 
-/** What goes over the channel, from whoever: as it is said now, and as versions before said it. */
+/** What goes over the channel, from whoever. No recorded messages of older versions are kept: theirs are guessed by leaving fields out. */
 const messages: readonly unknown[] = [
   { kind: 'open', secret },
   { kind: 'open', code: 'BCDFG', secret },
@@ -17,7 +17,7 @@ const messages: readonly unknown[] = [
   { kind: 'control', code: 'BCDFG', secret },
   { kind: 'ping', t0: 1.5 },
   ...sheets.map((sheet) => ({ kind: 'plan', plan: { sheet, ...bare } })),
-  // Sheets of the first version; a plan that named no strikes and held no breath.
+  // A sheet of the first version, in a plan without fields that may have come later.
   ...sheets.map((sheet) => ({ kind: 'plan', plan: { sheet: { ...sheet, version: 1 }, changes: [], words: null } })),
   { kind: 'state', state: null },
   { kind: 'shut', to: 'g1' },

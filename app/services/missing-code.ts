@@ -33,8 +33,7 @@ export class CodeErrorHandler extends ErrorHandler {
   private async mend(): Promise<void> {
     const served = await this.servedMain();
     const here = mainOf(document.documentElement.outerHTML);
-    if (mendFor(here, served, sessionStorage.getItem(reloadedKey)) === 'reload') {
-      sessionStorage.setItem(reloadedKey, served ?? '');
+    if (mendFor(here, served, this.reloadedFor()) === 'reload' && this.note(served ?? '')) {
       location.reload();
       return;
     }
@@ -49,6 +48,24 @@ export class CodeErrorHandler extends ErrorHandler {
         60_000,
       )
       .catch(() => undefined);
+  }
+
+  private reloadedFor(): string | null {
+    try {
+      return sessionStorage.getItem(reloadedKey);
+    } catch {
+      return null;
+    }
+  }
+
+  /** Notes what the page is reloaded for; false where nothing can be kept, since it could then reload for ever. */
+  private note(main: string): boolean {
+    try {
+      sessionStorage.setItem(reloadedKey, main);
+      return true;
+    } catch {
+      return false;
+    }
   }
 
   /** The first script of the version that is served now; null where no server answers. */
