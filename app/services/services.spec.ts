@@ -130,6 +130,23 @@ describe('what the browser keeps', () => {
     expect((await firstValueFrom(runs.all$)).map((each) => each.run)).toEqual([later]);
   });
 
+  it('a page that is left before the entry of its run is written writes it the next time', async () => {
+    const runs = TestBed.inject(UnfinishedRunService);
+    const { sheet } = readTempoText('round 2:00: 1 2');
+    const run: UnfinishedRun = { sheet, at: 1, breaksPassed: 0, deeds: [], rate: 1, seen: 1 };
+    const key = freshId();
+    await runs.put(key, run);
+    const store = TestBed.inject(Store);
+    const left = spyOn(store, 'write').and.returnValue(new Promise(() => undefined));
+    void runs.finish(key, entryOfBrokenOff(key, run, compile(sheet)));
+    left.and.callThrough();
+    const anew = TestBed.runInInjectionContext(() => new UnfinishedRunService());
+    expect(await firstValueFrom(anew.all$)).toEqual([]);
+    const database = await store.database();
+    await until(() => localStorage.getItem(`keen-tempo ended run ${key}`) === null);
+    expect([await database.log.count(), await database.runs.count()]).toEqual([1, 0]);
+  });
+
   it('a run that is let go is an entry of the log, marked so, and can be taken back', async () => {
     const runs = TestBed.inject(UnfinishedRunService);
     const { sheet } = readTempoText('round 2:00: 1 2');

@@ -1,10 +1,10 @@
 import { inject, Injectable } from '@angular/core';
 import { map, type Observable, switchMap } from 'rxjs';
-import * as z from 'zod/mini';
-import { unfinishedRunSchema, type LogEntry, type UnfinishedRun } from '../../core/index';
+import type { LogEntry, UnfinishedRun } from '../../core/index';
 import type { Database, StoredRun } from '../store/database';
 import { entryLane, heldEntry, writeEntry } from '../store/log-rows';
 import { Store, type Outcome } from '../store/store';
+import { runNotes } from './run-notes';
 
 /** A run that was broken off, by its key. */
 export interface BrokenOff {
@@ -12,17 +12,8 @@ export interface BrokenOff {
   readonly run: UnfinishedRun;
 }
 
-/** Where a run stands, in few words: what storage that answers late may miss when a page is left in a hurry. */
-const noteSchema = z.extend(z.pick(unfinishedRunSchema, { at: true, breaksPassed: true, deeds: true, seen: true }), {
-  /** Deeds before those that the note holds. */
-  before: z.int().check(z.gte(0)),
-});
-
 const laneOf = (key: string): string => `run ${key}`;
 const lockName = (key: string): string => `keen-tempo run ${key}`;
-const noteKey = (key: string): string => `keen-tempo run ${key}`;
-/** Deeds that a note holds; the others are in storage long since. */
-const notedDeeds = 200;
 /** Where the browser has no locks, a run that was seen so lately is one of another tab. */
 const liveMs = 3000;
 
@@ -39,20 +30,24 @@ export class UnfinishedRunService {
   readonly all$: Observable<readonly BrokenOff[]> = this.store
     .watch(({ runs }) => runs.toArray())
     .pipe(
-      switchMap((rows) => this.withoutLive(rows)),
+      switchMap((rows) => this.withoutLive(rows.filter(({ key }) => runNotes.ended(key) === null))),
       map((rows) =>
         rows
           .flatMap((row): BrokenOff[] => {
-            const run = withNote(row);
+            const run = runNotes.with(row);
             return run ? [{ key: row.key, run }] : [];
           })
           .sort((a, b) => b.run.seen - a.run.seen),
       ),
     );
 
+  constructor() {
+    for (const [key, entry] of runNotes.allEnded()) void this.finish(key, entry);
+  }
+
   /** Keeps where a run stands. Only the latest goes to storage; in the meantime a note has it. */
   async put(key: string, run: UnfinishedRun, hurry = true): Promise<void> {
-    if (hurry) keepNote(key, run);
+    if (hurry) runNotes.keep(key, run);
     this.next.set(key, run);
     if (this.busy.has(key)) return;
     this.busy.add(key);
@@ -78,17 +73,20 @@ export class UnfinishedRunService {
     );
   }
 
-  /** Writes the entry of a run that is over, which is then unfinished no more. */
-  finish(key: string, entry: LogEntry): Promise<Outcome<void>> {
+  /** Writes the entry of a run that is over, which is then unfinished no more. A page that is left before that writes it later. */
+  async finish(key: string, entry: LogEntry): Promise<Outcome<void>> {
     this.ended.add(key);
     this.next.delete(key);
-    dropNote(key);
-    return this.store.write(
+    runNotes.drop(key);
+    runNotes.keepEnd(key, entry);
+    const outcome = await this.store.write(
       `the entry of “${entry.title}”`,
       entryLane(entry.id),
       (database) => endRun(database, key, entry),
       heldEntry(entry),
     );
+    void outcome.written.then(() => runNotes.dropEnd(key));
+    return outcome;
   }
 
   /** Lets a broken-off run go: it becomes an entry of the log, marked so. The returned function takes that back. */
@@ -96,7 +94,7 @@ export class UnfinishedRunService {
     const entry = (await import('./broken-off')).brokenOff.entryOf(key, run);
     const before = await this.store.read(({ log }) => log.get(key));
     this.ended.add(key);
-    dropNote(key);
+    runNotes.drop(key);
     await this.store.write(`the entry of “${entry.title}”`, laneOf(key), (database) => endRun(database, key, entry));
     return async () => {
       this.ended.delete(key);
@@ -136,51 +134,3 @@ function endRun(database: Database, key: string, entry: LogEntry): Promise<void>
     await database.runs.delete(key);
   });
 }
-
-function keepNote(key: string, { at, breaksPassed, deeds, seen }: UnfinishedRun): void {
-  const last = deeds.slice(-notedDeeds);
-  const note = { at, breaksPassed, seen, deeds: last, before: deeds.length - last.length };
-  try {
-    localStorage.setItem(noteKey(key), JSON.stringify(note));
-  } catch {
-    // Without it a run is taken up where storage last had it.
-  }
-}
-
-function dropNote(key: string): void {
-  try {
-    localStorage.removeItem(noteKey(key));
-  } catch {
-    // Nothing was noted then.
-  }
-}
-
-function noteOf(key: string): z.infer<typeof noteSchema> | null {
-  try {
-    const read = noteSchema.safeParse(JSON.parse(localStorage.getItem(noteKey(key)) ?? 'null'));
-    return read.success ? read.data : null;
-  } catch {
-    return null;
-  }
-}
-
-/** A stored run with what its note knows better; null where it cannot be read. */
-function withNote({ key, ...row }: StoredRun): UnfinishedRun | null {
-  const read = unfinishedRunSchema.safeParse(row);
-  if (!read.success) return null;
-  const run = read.data;
-  const note = noteOf(key);
-  if (!note || note.before > run.deeds.length) return run;
-  const deeds = [...run.deeds.slice(0, note.before), ...note.deeds];
-  return deeds.length > run.deeds.length ? { ...run, ...whereIn(note), deeds } : run;
-}
-
-const whereIn = ({
-  at,
-  breaksPassed,
-  seen,
-}: z.infer<typeof noteSchema>): Pick<UnfinishedRun, 'at' | 'breaksPassed' | 'seen'> => ({
-  at,
-  breaksPassed,
-  seen,
-});
