@@ -4,7 +4,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { filter, fromEvent, map, merge, switchMap, take, timer } from 'rxjs';
-import { takeFirstLine } from './first/hand-over';
+import { endFirstLines } from './first/hand-over';
 import { StorageNotice } from './parts/storage-notice';
 import { UpdateNotice } from './parts/update-notice';
 import { DemoService } from './services/demo.service';
@@ -68,14 +68,13 @@ export class Shell {
       when: () => !this.bare(),
       press: () => void this.router.navigateByUrl(path),
     });
-    // What stands before the list is there for the list alone.
+    // What stands before a page is there for that page alone.
     this.router.events
       .pipe(
         filter((event) => event instanceof NavigationEnd),
-        filter(({ urlAfterRedirects }) => !/^\/sheets(?:[?#]|$)/.test(urlAfterRedirects)),
         takeUntilDestroyed(),
       )
-      .subscribe(() => takeFirstLine());
+      .subscribe(({ urlAfterRedirects }) => endFirstLines(urlAfterRedirects));
     // Nothing lies over a page before somebody does something.
     merge(...['pointerover', 'keydown', 'click'].map((type) => fromEvent(this.document, type)))
       .pipe(
@@ -90,13 +89,18 @@ export class Shell {
     timer(unseenAfter)
       .pipe(
         switchMap(() =>
-          Promise.all([import('./services/ask-again.service'), import('./services/persistence.service')]),
+          Promise.all([
+            import('./services/ask-again.service'),
+            import('./services/persistence.service'),
+            import('./services/first-list.service'),
+          ]),
         ),
         takeUntilDestroyed(),
       )
-      .subscribe(([{ AskAgainService }, { PersistenceService }]) => {
+      .subscribe(([{ AskAgainService }, { PersistenceService }, { FirstListService }]) => {
         this.injector.get(AskAgainService);
         this.injector.get(PersistenceService);
+        this.injector.get(FirstListService);
       });
     inject(KeysService).use('Everywhere', [
       ...this.views.map(toView),

@@ -30,7 +30,7 @@ export function installMarks(): void {
   let typed = false;
   const look = (): void => {
     if (document.querySelector('bare-root button')) drawn('bare');
-    if (document.querySelector('.list li')) drawn('list');
+    if (document.querySelector('.sheet-list li')) drawn('list');
     if (document.querySelector('kt-run-page .start:not([disabled])')) drawn('clock');
     const line = document.querySelector<HTMLInputElement>(
       '#first-frame:not([hidden]) input, kt-type-and-go .goals input',
@@ -79,24 +79,35 @@ export function timesOf(
   );
 }
 
-/** Presses something a moment after the pointer has come to it, as hands do. */
-export async function pressNear(page: Page, selector: string): Promise<void> {
+const newSheet = 'button[data-leads-to]';
+
+/** The pointer comes to something, and stays there for a moment, as hands do. */
+async function near(page: Page, selector: string): Promise<void> {
   await page.evaluate(async (what) => {
-    const target = document.querySelector<HTMLElement>(what);
-    target?.dispatchEvent(new PointerEvent('pointerover', { bubbles: true }));
+    document.querySelector(what)?.dispatchEvent(new PointerEvent('pointerover', { bubbles: true }));
     await new Promise((done) => setTimeout(done, 250));
-    window.firstMinute.pressed = performance.now();
-    target?.click();
   }, selector);
 }
 
-/** Milliseconds from the press to the frame that shows the first key in a sheet's entry line. */
-export function keyShown(page: Page): Promise<number> {
+/** Presses something when the pointer has come to it. */
+export async function pressNear(page: Page, selector: string): Promise<void> {
+  await near(page, selector);
+  await page.evaluate((what) => {
+    window.firstMinute.pressed = performance.now();
+    document.querySelector<HTMLElement>(what)?.click();
+  }, selector);
+}
+
+/** Presses New sheet; milliseconds until the frame that shows the first key in its entry line, typed as soon as it has the focus. */
+export async function keyOnNewSheet(page: Page): Promise<number> {
+  await near(page, newSheet);
   return page.evaluate(
-    () =>
+    (button) =>
       new Promise<number>((done) => {
+        window.firstMinute.pressed = performance.now();
+        document.querySelector<HTMLElement>(button)?.click();
         const look = (): void => {
-          if (document.activeElement?.id !== 'entry') {
+          if (!(document.activeElement?.id === 'entry' || document.activeElement?.closest('#first-entry'))) {
             requestAnimationFrame(look);
             return;
           }
@@ -105,5 +116,6 @@ export function keyShown(page: Page): Promise<number> {
         };
         look();
       }),
+    newSheet,
   );
 }

@@ -1,5 +1,6 @@
 import { compile, tally, type BookEntry, type LogEntry, type Room, type Sheet } from '../core/index';
-import { sheetFigures } from '../app/store/figures';
+import type { FirstList } from '../app/first/first-list';
+import { firstRowOf, sheetFigures } from '../app/store/figures';
 import type { StoredCombination, StoredEntry, StoredSheet } from '../app/store/database';
 import { demoBook } from './combinations';
 import { demoLog } from './log';
@@ -43,3 +44,9 @@ export function demoFile(): DemoFile {
   const { log, ...rows } = demoRows(0);
   return { ...rows, log: log.map(({ entry: { sheet: _run, ...entry } }) => entry) };
 }
+
+/** The list of a first visit, as it is drawn before the application is there. */
+export const demoFirstList = (): FirstList => ({
+  rows: demoRows(0).sheets.map(firstRowOf),
+  hint: true,
+});

@@ -191,7 +191,12 @@ export async function joinChunks(folder, stats) {
     page,
     readFileSync(page, 'utf8')
       .replace(/<link rel="modulepreload"[^>]*>/g, '')
-      .replace(/<script src="main-[A-Z0-9]+\.js"/, `${preloaded}<script src="${renamed.get(first.fileName)}"`),
+      // Begun by the script that draws the first frame, when that is drawn (app/first/first-line.ts).
+      .replace(
+        /<script src="main-[A-Z0-9]+\.js" type="module">/,
+        `${preloaded}<link rel="modulepreload" href="${renamed.get(first.fileName)}">` +
+          `<script id="application" src="${renamed.get(first.fileName)}" type="text/plain">`,
+      ),
   );
   await buildFirstLine(
     folder,

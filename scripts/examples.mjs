@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { root } from './steps.mjs';
 
-/** Writes dist/examples/examples.json. */
+/** Writes dist/examples/examples.json, and the list that a first visit sees (dist/first-list.json). */
 export async function buildExamples() {
   const { build: bundle } = await import('esbuild');
   const folder = join(root, 'dist/examples');
@@ -20,6 +20,7 @@ export async function buildExamples() {
     logLevel: 'warning',
   });
   // By a name that changes: a module is loaded once in the life of a process.
-  const { demoFile } = await import(`${pathToFileURL(outfile).href}?${Date.now()}`);
+  const { demoFile, demoFirstList } = await import(`${pathToFileURL(outfile).href}?${Date.now()}`);
   writeFileSync(join(folder, 'examples.json'), JSON.stringify(demoFile()));
+  writeFileSync(join(root, 'dist/first-list.json'), JSON.stringify(demoFirstList()));
 }

@@ -4,7 +4,9 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './steps.mjs';
 
-/** Bundles it into the folder of a built application; it is told which scripts the list of sheets needs. */
+const escaped = (text) => text.replaceAll('&', '&amp;').replaceAll('"', '&quot;');
+
+/** Bundles it into the folder of a built application; it is told which scripts the list of sheets needs, and its examples. */
 export async function buildFirstLine(folder, listScripts) {
   const { build: bundle } = await import('esbuild');
   const { outputFiles } = await bundle({
@@ -20,6 +22,10 @@ export async function buildFirstLine(folder, listScripts) {
   const name = `first-line-${createHash('sha256').update(text).digest('hex').slice(0, 8).toUpperCase()}.js`;
   writeFileSync(join(folder, name), text);
   const page = join(folder, 'index.html');
-  const tag = `<script src="${name}" data-list="${listScripts.join(' ')}">`;
-  writeFileSync(page, readFileSync(page, 'utf8').replace('<script src="first-line.js">', tag));
+  const examples = escaped(readFileSync(join(root, 'dist/first-list.json'), 'utf8'));
+  const tag = `<script src="${name}" data-list="${listScripts.join(' ')}" data-examples="${examples}">`;
+  writeFileSync(
+    page,
+    readFileSync(page, 'utf8').replace('<script src="first-line.js">', () => tag),
+  );
 }

@@ -1,10 +1,13 @@
-/** The frame that stands before the application does, and the line in it that is typed into. */
+/** What stands before the application does, or before a view that was asked for; one of the two lines is in it. */
 export const framePlaceId = 'first-frame';
-export const firstLineId = 'first-line';
+/** The line of the list of sheets, and the entry line of a new sheet. */
+export const listLineId = 'first-line';
+export const sheetLineId = 'first-entry';
+type LineId = typeof listLineId | typeof sheetLineId;
 
 const typedKey = 'keen-tempo typed';
 
-/** Keeps what is half typed in the first line, so that a reload loses nothing. */
+/** Keeps what is half typed in the line of the list, so that a reload loses nothing. */
 export function keepTyped(text: string): void {
   try {
     if (text === '') sessionStorage.removeItem(typedKey);
@@ -29,34 +32,43 @@ export function isTypeThrough(event: KeyboardEvent): boolean {
   return plain && /^[1-9]$/.test(event.key) && (event.target === document.body || event.target === null);
 }
 
-/** What somebody has done with the first line. */
+/** What somebody has done with a line before its page was there. */
 export interface FirstLine {
   readonly text: string;
   /** The selection, where the line has the focus. */
   readonly focus: readonly [from: number, to: number] | null;
-  /** Enter or Ctrl Enter was pressed. */
-  readonly wanted: 'draft' | 'run' | null;
+  /** Whether Enter was pressed, alone or with Ctrl. */
+  readonly enter: 'alone' | 'ctrl' | null;
 }
-
-const lineNow = (): HTMLElement | null => document.getElementById(firstLineId);
 
 function stateOf(line: HTMLElement): FirstLine {
   const input = line.querySelector('input');
   const text = input?.value ?? '';
-  const { wanted } = line.dataset;
+  const { enter } = line.dataset;
   return {
     text,
     focus:
       input && document.activeElement === input
         ? [input.selectionStart ?? text.length, input.selectionEnd ?? text.length]
         : null,
-    wanted: wanted === 'run' || wanted === 'draft' ? wanted : null,
+    enter: enter === 'alone' || enter === 'ctrl' ? enter : null,
   };
 }
 
-/** Moves the first line into a place of the page that now stands, with its focus; the frame it stood in goes. */
+/** Remembers Enter in a line: what it does is done as soon as it can be. */
+export function rememberEnter(line: HTMLElement): void {
+  line.addEventListener('submit', (event) => event.preventDefault());
+  line.addEventListener('keydown', (event) => {
+    if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
+    event.preventDefault();
+    line.dataset['enter'] = event.ctrlKey || event.metaKey ? 'ctrl' : 'alone';
+    line.setAttribute('aria-busy', 'true');
+  });
+}
+
+/** Moves the line of the list into a place of the page that now stands, with its focus; the frame it stood in goes. */
 export function placeFirstLine(place: HTMLElement): void {
-  const line = lineNow();
+  const line = document.getElementById(listLineId);
   if (!line) return;
   const { focus } = stateOf(line);
   place.append(line);
@@ -68,11 +80,40 @@ export function placeFirstLine(place: HTMLElement): void {
   input?.setSelectionRange(...focus);
 }
 
-/** Ends the first line and hands over what was done with it; null where there is none. */
-export function takeFirstLine(): FirstLine | null {
-  const line = lineNow();
-  const state = line && stateOf(line);
-  line?.remove();
+/** Ends a line and the frame that it stands in, and hands over what was done with it; null where there is none. */
+export function takeFirstLine(id: LineId): FirstLine | null {
+  const line = document.getElementById(id);
+  if (!line) return null;
+  const state = stateOf(line);
+  line.remove();
   document.getElementById(framePlaceId)?.remove();
   return state;
+}
+
+/** Ends the lines that are of no use on the page of an address; a new sheet may have been asked for before the list is there. */
+export function endFirstLines(address: string): void {
+  if (!/^\/sheets(?:[?#]|$)/.test(address)) takeFirstLine(listLineId);
+  if (!/^\/sheets(?:[/?#]|$)/.test(address)) takeFirstLine(sheetLineId);
+}
+
+/** What was pressed in the frame: a new sheet, or a link with its address. */
+export type Pressed = 'new sheet' | `/${string}`;
+const pressedEvent = 'keen-tempo pressed';
+
+/** Says what was pressed in the frame. The application does it as soon as it can; the last press counts. */
+export function press(what: Pressed): void {
+  const frame = document.getElementById(framePlaceId);
+  frame?.setAttribute('aria-busy', 'true');
+  frame?.setAttribute('data-pressed', what);
+  document.dispatchEvent(new CustomEvent(pressedEvent, { detail: what }));
+}
+
+/** Takes what is pressed in the frame, and what was pressed before, until the returned function is called. */
+export function onPressed(act: (what: Pressed) => void): () => void {
+  const listen = ({ detail }: CustomEvent<Pressed>): void => act(detail);
+  document.addEventListener(pressedEvent, listen as EventListener);
+  const frame = document.getElementById(framePlaceId);
+  const before = frame?.dataset['pressed'];
+  if (before) act(before as Pressed);
+  return () => document.removeEventListener(pressedEvent, listen as EventListener);
 }

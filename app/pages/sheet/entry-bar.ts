@@ -1,4 +1,5 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -42,6 +43,7 @@ import {
   type Stance,
   type Typed,
 } from '../../../core/index';
+import { sheetLineId, takeFirstLine } from '../../first/hand-over';
 import { FollowChips } from './follow-chips';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import { DraftService } from '../../services/draft.service';
@@ -196,6 +198,7 @@ export class EntryBar {
   });
 
   constructor() {
+    afterNextRender(() => this.takeOver());
     effect(() => {
       const editing = this.editing();
       if (editing !== null) this.line.setValue(editing);
@@ -206,6 +209,18 @@ export class EntryBar {
         if (draft && !this.line.value) this.line.setValue(draft);
       });
     });
+  }
+
+  /** Goes on with what was typed before this line was there. */
+  private takeOver(): void {
+    const first = takeFirstLine(sheetLineId);
+    if (!first) return;
+    const field = this.field().nativeElement;
+    this.set(first.text);
+    field.focus();
+    if (first.focus) field.setSelectionRange(...first.focus);
+    // What it adds is drawn at once: after this drawing, not within it.
+    if (first.enter) void Promise.resolve().then(() => this.enter(first.enter === 'ctrl'));
   }
 
   /** Whether something is typed, or half typed. */

@@ -167,7 +167,7 @@ export class SheetPage {
   private async open(id: string): Promise<void> {
     await this.editor.open(id);
     this.application.tick();
-    if (this.editor.sheet()?.blocks.length === 0) this.entry()?.focus();
+    if (this.editor.sheet()?.blocks.length === 0) this.entry()?.goOn();
   }
 
   protected readonly titles = headSchema.shape.title;

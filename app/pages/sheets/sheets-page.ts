@@ -1,11 +1,11 @@
 import { DatePipe } from '@angular/common';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import {
-  afterNextRender,
   afterRenderEffect,
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   type ElementRef,
   EnvironmentInjector,
   inject,
@@ -16,7 +16,7 @@ import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import { filter, switchMap } from 'rxjs';
+import { filter, map, switchMap, timer } from 'rxjs';
 import {
   emptySheet,
   headSchema,
@@ -26,8 +26,11 @@ import {
   type Problem,
   type Sheet,
 } from '../../../core/index';
-import { placeFirstLine } from '../../first/hand-over';
+import { onPressed, placeFirstLine, sheetLineId, takeFirstLine } from '../../first/hand-over';
+import { showSheetLine } from '../../first/sheet-line';
+import { sayFigures } from '../../store/figures';
 import { LastRun } from '../../parts/last-run';
+import { aFrame } from '../../first/a-frame';
 import { BackupDueService } from '../../services/backup-due.service';
 import type { FilesService } from '../../services/files.service';
 import { freshId } from '../../services/fresh-id';
@@ -52,6 +55,8 @@ interface Refusal {
 }
 
 const mostShown = 8;
+/** Rows that come later are waited for in sight. */
+const rowsWithinMs = 1500;
 /** Rows that stand on one page of the list. */
 const longestList = 50;
 
@@ -107,6 +112,7 @@ export class SheetsPage {
     toObservable(this.pageIndex).pipe(switchMap((index) => this.sheets.page$(index * longestList, longestList))),
   );
   protected readonly rows = computed(() => this.page()?.rows);
+  private readonly longInComing = toSignal(timer(rowsWithinMs).pipe(map(() => true)), { initialValue: false });
 
   /** Whether the list has been drawn: what is typed into and chosen from is loaded behind it. */
   protected readonly listed = signal(false);
@@ -116,11 +122,17 @@ export class SheetsPage {
   );
 
   constructor() {
-    afterNextRender(() => placeFirstLine(this.firstLine().nativeElement));
+    // The frame that stands before this page goes when the rows are there, or when they are long in coming.
+    afterRenderEffect(() => {
+      if (!this.leaving && (this.rows() || this.longInComing())) placeFirstLine(this.firstLine().nativeElement);
+    });
     // In a frame of its own: the list is on the screen before anything else is asked for.
     afterRenderEffect(() => {
       if (this.rows()) requestAnimationFrame(() => this.listed.set(true));
     });
+    inject(DestroyRef).onDestroy(
+      onPressed((what) => void (what === 'new sheet' ? this.create() : this.router.navigateByUrl(what))),
+    );
     // Figures that are not kept yet are worked out apart, and kept with the sheet.
     toObservable(this.unfigured)
       .pipe(
@@ -138,7 +150,7 @@ export class SheetsPage {
     this.notices.undoable(`“${broken.run.sheet.title}” is in the log, as broken off`, putBack);
   }
 
-  protected readonly length = sayClock;
+  protected readonly sayFigures = sayFigures;
 
   protected wholeSecond(at: number): string {
     return sayClock(Math.max(0, Math.floor(at / 1000)) * 1000);
@@ -147,15 +159,28 @@ export class SheetsPage {
   /** On the way to another view: a second press begins no second sheet. */
   private leaving = false;
 
-  protected create(): Promise<void> {
-    return this.leaveFor(emptySheet(freshId), '/sheets');
+  /** Its entry line takes keys at once; its page is made behind it. */
+  protected async create(): Promise<void> {
+    if (this.leaving) return;
+    showSheetLine();
+    // The line is drawn, and a key that came with it, before its page is made.
+    await aFrame();
+    await aFrame();
+    await this.leaveFor(emptySheet(freshId), '/sheets');
   }
 
   private async leaveFor(sheet: Sheet, view: '/sheets' | '/run'): Promise<void> {
     if (this.leaving) return;
     this.leaving = true;
     this.sheets.begin(sheet);
-    this.leaving = await this.router.navigate([view, sheet.id]);
+    let left = false;
+    try {
+      left = await this.router.navigate([view, sheet.id]);
+    } finally {
+      this.leaving = left;
+      // Where its page does not come, the line is of no use.
+      if (!left) takeFirstLine(sheetLineId);
+    }
   }
 
   /** Whether the panel of sessions to begin with stands open. */

@@ -27,7 +27,7 @@ import {
   type Sheet,
   type Wishes,
 } from '../../../core/index';
-import { isTypeThrough, keepTyped, takeFirstLine, typedBefore } from '../../first/hand-over';
+import { isTypeThrough, keepTyped, takeFirstLine, typedBefore, listLineId } from '../../first/hand-over';
 import { bySchema } from '../../parts/fields/by-schema';
 import { BookService } from '../../services/book.service';
 import { DraftedService } from '../../services/drafted.service';
@@ -131,7 +131,7 @@ export class TypeAndGo {
 
   /** Goes on with what was typed before this line was there. */
   private takeOver(): void {
-    const first = takeFirstLine();
+    const first = takeFirstLine(listLineId);
     const text = first?.text ?? typedBefore();
     const { goals } = this.form.controls;
     if (text !== '') {
@@ -145,7 +145,7 @@ export class TypeAndGo {
       // The list of offers writes the line's value once more, a microtask later.
       void Promise.resolve().then(() => line.setSelectionRange(...focus));
     }
-    if (first?.wanted) void this.settings.loaded.then(() => this.go(first.wanted === 'run'));
+    if (first?.enter) void this.settings.loaded.then(() => this.go(first.enter === 'ctrl'));
   }
 
   /** A digit that is typed anywhere begins a combination. */
