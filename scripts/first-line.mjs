@@ -1,6 +1,6 @@
 // The script that runs before all others (app/first/first-line.ts), by a name with a hash of it.
 import { createHash } from 'node:crypto';
-import { readFileSync, writeFileSync } from 'node:fs';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './steps.mjs';
 
@@ -24,8 +24,13 @@ export async function buildFirstLine(folder, listScripts) {
   const page = join(folder, 'index.html');
   const examples = escaped(readFileSync(join(root, 'dist/first-list.json'), 'utf8'));
   const tag = `<script src="${name}" data-list="${listScripts.join(' ')}" data-examples="${examples}">`;
+  // The first frame is laid out once, in its own font.
+  const font = readdirSync(join(folder, 'media')).find((each) => /^archivo-latin-standard-normal-.+\.woff2$/.test(each));
+  const fontLink = `<link rel="preload" href="media/${font}" as="font" type="font/woff2" crossorigin></head>`;
   writeFileSync(
     page,
-    readFileSync(page, 'utf8').replace('<script src="first-line.js">', () => tag),
+    readFileSync(page, 'utf8')
+      .replace('</head>', fontLink)
+      .replace('<script src="first-line.js">', () => tag),
   );
 }

@@ -22,7 +22,9 @@ async function examplesIfFresh(): Promise<FirstList | null> {
   return known.some(({ name }) => name === ourDatabase) ? null : readFirstList(examples);
 }
 
+/** The line is drawn first, then the list. */
 async function drawList(): Promise<void> {
+  await aFrame();
   const list = keptFirstList() ?? (await examplesIfFresh().catch(() => null));
   if (list) drawFirstList(list);
 }
@@ -73,9 +75,8 @@ if (frame && line && input && /^\/(sheets\/?)?$/.test(location.pathname)) {
     if (input.isConnected && isTypeThrough(event)) input.focus();
   });
   takePresses(frame);
-  void drawList();
   preload();
-  void begin(aFrame());
+  void begin(drawList().then(aFrame));
 } else {
   frame?.remove();
   void begin(Promise.resolve());

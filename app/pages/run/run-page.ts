@@ -164,9 +164,13 @@ export class RunPage {
   }
 
   private async load(id: string): Promise<void> {
-    const [sheet] = await Promise.all([this.sheets.get(id), this.findBroken((run) => run.sheet.id === id)]);
+    const [sheet, last] = await Promise.all([
+      this.sheets.get(id),
+      this.lastRuns.last(),
+      this.findBroken((run) => run.sheet.id === id),
+    ]);
     const stored = sheet ?? this.unfinished()?.run.sheet ?? null;
-    this.seen.set(faultsSeen((await this.lastRuns.last())?.changes ?? []));
+    this.seen.set(faultsSeen(last?.changes ?? []));
     this.stored.set(stored);
   }
 
