@@ -58,7 +58,8 @@ export class StorageNotice {
   /** What a backup needs is loaded when somebody asks for one. */
   protected async export(): Promise<void> {
     const { BackupService } = await import('../services/backup.service');
-    const all = await this.injector.get(BackupService).backUp(new Date());
-    if (!all) void this.notices.say('Storage does not answer: the file holds what is not saved yet.');
+    const made = await this.injector.get(BackupService).backUp(new Date());
+    if (!made.ok) void this.notices.say(`No backup was made: ${made.problems[0]?.what ?? ''}.`);
+    else if (!made.value.all) void this.notices.say('Storage does not answer: the file holds what is not saved yet.');
   }
 }

@@ -3,6 +3,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { switchMap } from 'rxjs';
 import { FilesService } from '../services/files.service';
+import { NoticeService } from '../services/notice.service';
 import { UnreadService } from '../services/unread.service';
 import type { LookedAt, Unread } from '../store/sound';
 
@@ -24,7 +25,8 @@ const things: Readonly<Record<LookedAt, string>> = {
       <section aria-labelledby="unread-title">
         <h2 id="unread-title">Not readable here</h2>
         <p class="soft">
-          Damaged, or from a newer version. Nothing writes over them; export them, and bring this program up to date.
+          Damaged, or from a newer version. Nothing writes over them: export them, and bring this program up to date, or
+          delete them.
         </p>
         <ul class="stack">
           @for (record of unread(); track $index) {
@@ -32,9 +34,12 @@ const things: Readonly<Record<LookedAt, string>> = {
               <span
                 ><b>{{ things[record.store] }} “{{ record.name }}”</b>: {{ record.why }}</span
               >
-              <button matButton="outlined" type="button" (click)="export(record)">
-                Export “{{ record.name }}” as it is
-              </button>
+              <span>
+                <button matButton="outlined" type="button" (click)="export(record)">
+                  Export “{{ record.name }}” as it is
+                </button>
+                <button matButton type="button" (click)="remove(record)">Delete “{{ record.name }}”</button>
+              </span>
             </li>
           }
         </ul>
@@ -54,11 +59,17 @@ const things: Readonly<Record<LookedAt, string>> = {
 export class UnreadList {
   private readonly records = inject(UnreadService);
   private readonly files = inject(FilesService);
+  private readonly notices = inject(NoticeService);
   readonly stores = input.required<readonly LookedAt[]>();
   protected readonly things = things;
 
   private readonly found = toSignal(toObservable(this.stores).pipe(switchMap((stores) => this.records.of(stores))));
   protected readonly unread = computed((): readonly Unread[] => this.found() ?? []);
+
+  protected async remove(record: Unread): Promise<void> {
+    const putBack = await this.records.remove(record);
+    this.notices.undoable(`“${record.name}” deleted`, putBack);
+  }
 
   /** The record as it is stored, byte for byte as JSON can say it. */
   protected async export({ store, name, row }: Unread): Promise<void> {

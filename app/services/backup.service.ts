@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { firstValueFrom, timer } from 'rxjs';
-import { mostBytes, type FromFile } from '../../core/index';
+import { mostBytes, type Backup, type FromFile } from '../../core/index';
 import type { RestorePlan, Rows } from '../store/backup-rows';
 import { Store } from '../store/store';
 import { BackupDueService } from './backup-due.service';
@@ -11,6 +11,8 @@ export interface Restorable {
   readonly madeAt: Date;
   readonly rows: Rows;
   readonly plan: RestorePlan;
+  /** Unreadable records without a name: they cannot be put back. */
+  readonly nameless: number;
 }
 
 /** By a package: browsers have digests of their own on secure addresses only. */
@@ -21,6 +23,32 @@ const through = (blob: Blob, stream: GenericTransformStream): Promise<Blob> =>
 
 /** While something waits to be written, storage that has not answered by then is left out. */
 const answerWithinMs = 5000;
+
+/**
+ * Text of a file, unpacked where it is packed, as far as it goes: a small file may unpack to more than a device holds. null
+ * where it is longer than that.
+ */
+async function unpacked(file: Blob, most: number): Promise<string | null> {
+  const bytes = new Uint8Array(await file.slice(0, 2).arrayBuffer());
+  if (!isGzip(bytes)) return file.text();
+  const stream = file
+    .stream()
+    .pipeThrough(new DecompressionStream('gzip') as ReadableWritablePair<Uint8Array, Uint8Array>);
+  const parts: string[] = [];
+  const decoder = new TextDecoder();
+  let length = 0;
+  const reader = stream.getReader();
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) return parts.join('') + decoder.decode();
+    parts.push(decoder.decode(value, { stream: true }));
+    length += value.length;
+    if (length > most) {
+      await reader.cancel();
+      return null;
+    }
+  }
+}
 
 const isGzip = (bytes: Uint8Array): boolean => bytes[0] === 0x1f && bytes[1] === 0x8b;
 const refused = (what: string): FromFile<never> => ({ ok: false, problems: [{ path: '', what }] });
@@ -34,9 +62,10 @@ export class BackupService {
   private readonly due = inject(BackupDueService);
 
   /**
-   * Hands over everything as one file, what is not written yet with it. Where storage does not answer, that alone: false then.
+   * Hands over everything as one file, what is not written yet with it. Where storage does not answer, that alone: `all` is
+   * false then. The file is read back before it is handed over; where it could not be restored, nothing is.
    */
-  async backUp(now: Date): Promise<boolean> {
+  async backUp(now: Date): Promise<FromFile<{ readonly all: boolean }>> {
     const { checkedText, writeBackup } = (await import('./formats')).formats;
     const { allRows, contentOf, withHeld } = await import('../store/backup-rows');
     const held = this.store.held();
@@ -46,31 +75,40 @@ export class BackupService {
     const content = contentOf(withHeld(stored, held));
     const text = writeBackup(content, now, await sha256(checkedText(content)));
     const file = await through(new Blob([text]), new CompressionStream('gzip'));
+    const back = await this.backupIn(file);
+    if (!back.ok) return back;
     await this.files.save(`keen-tempo-${now.toISOString().slice(0, 10)}.backup.json.gz`, file, 'application/gzip');
     if (stored) await this.due.made(now);
-    return stored !== null;
+    return { ok: true, value: { all: stored !== null } };
   }
 
   /** Reads a backup, compressed or not, and compares it with what is there. Nothing is changed. */
   async read(file: Blob): Promise<FromFile<Restorable>> {
+    const read = await this.backupIn(file);
+    if (!read.ok) return read;
+    const { content, madeAt } = read.value;
+    const { allRows, namelessIn, planRestore, rowsOf } = await import('../store/backup-rows');
+    const rows = rowsOf(content);
+    const plan = planRestore(await this.store.read(allRows), rows);
+    return { ok: true, value: { madeAt: new Date(madeAt), rows, plan, nameless: namelessIn(content) } };
+  }
+
+  /** A file's backup, once it is known to be whole. */
+  private async backupIn(file: Blob): Promise<FromFile<Backup>> {
     if (file.size > mostBytes) return refused('this file is far too large (more than 64 MB)');
-    const bytes = new Uint8Array(await file.arrayBuffer());
-    let text: string;
+    const { contentIn, mostBackupCharacters, readBackup } = (await import('./formats')).formats;
+    let text: string | null;
     try {
-      text = await (isGzip(bytes) ? await through(file, new DecompressionStream('gzip')) : file).text();
+      text = await unpacked(file, mostBackupCharacters);
     } catch {
       return refused('this file is damaged: it cannot be unpacked');
     }
-    const { contentIn, readBackup } = (await import('./formats')).formats;
-    const { allRows, planRestore, rowsOf } = await import('../store/backup-rows');
+    if (text === null) return refused('this file unpacks to more than a backup can be: it is none of ours');
     const read = readBackup(text);
     if (!read.ok) return read;
-    const { checksum, content, madeAt } = read.value;
-    if ((await sha256(contentIn(text) ?? '')) !== checksum)
+    if ((await sha256(contentIn(text) ?? '')) !== read.value.checksum)
       return refused('this backup is damaged: what is in it is not what was written (the checksum differs)');
-    const rows = rowsOf(content);
-    const plan = planRestore(await this.store.read(allRows), rows);
-    return { ok: true, value: { madeAt: new Date(madeAt), rows, plan } };
+    return read;
   }
 
   /** Restores; the returned function puts everything back as it was. */

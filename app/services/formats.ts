@@ -1,6 +1,7 @@
 import {
   checkedText,
   contentIn,
+  mostBackupCharacters,
   readBackup,
   readIncomingText,
   sayPlace,
@@ -13,6 +14,7 @@ import {
 export const formats = {
   checkedText,
   contentIn,
+  mostBackupCharacters,
   readBackup,
   readIncomingText,
   sayPlace,

@@ -1,8 +1,12 @@
 import { inject, Injectable } from '@angular/core';
 import { map, type Observable } from 'rxjs';
 import type { LogEntry } from '../../core/index';
+import type { StoredEntry } from '../store/database';
 import { readable } from '../store/log-rows';
 import { Store } from '../store/store';
+
+/** Whether a row can be read, and is of a run that was no rehearsal. */
+const isRun = (row: StoredEntry): boolean => readable([row]).some(({ rehearsal }) => !rehearsal);
 
 /** What was run last: all that the first view needs of the log. */
 @Injectable({ providedIn: 'root' })
@@ -17,7 +21,7 @@ export class LastRunsService {
           .where('[sheetId+startedAt]')
           .between([sheetId, -Infinity], [sheetId, Infinity])
           .reverse()
-          .filter(({ entry }) => !entry.rehearsal)
+          .filter(isRun)
           .first(),
       )
       .pipe(map((row) => (row ? (readable([row])[0] ?? null) : null)));
@@ -29,7 +33,7 @@ export class LastRunsService {
       log
         .orderBy('startedAt')
         .reverse()
-        .filter(({ entry, demo }) => !demo && !entry.rehearsal)
+        .filter((row) => !row.demo && isRun(row))
         .first(),
     );
     return row ? (readable([row])[0] ?? null) : null;

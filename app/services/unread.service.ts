@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { catchError, combineLatest, debounceTime, distinctUntilChanged, map, type Observable, switchMap } from 'rxjs';
+import type { Table } from 'dexie';
 import type { Database } from '../store/database';
 import { databaseName } from '../store/database-name';
 import type { LookedAt, Unread } from '../store/sound';
@@ -27,6 +28,17 @@ export class UnreadService {
     );
   }
 
+  /** Deletes a record that cannot be read; the returned function puts it back as it was. */
+  async remove({ store, name, row }: Unread): Promise<() => Promise<void>> {
+    const key = keyOf(store, row);
+    const write = async (what: string, job: (table: Table<unknown, string>) => PromiseLike<unknown>): Promise<void> => {
+      const { written } = await this.store.write(what, `${store} ${key}`, (database) => job(database.table(store)));
+      await written;
+    };
+    await write('a deletion', (table) => table.delete(key));
+    return () => write(`“${name}”`, (table) => table.put(row));
+  }
+
   private async here(stores: readonly LookedAt[]): Promise<readonly Unread[]> {
     const { unreadIn } = await import('../store/unread');
     return this.store.read(async (database) =>
@@ -40,6 +52,12 @@ export class UnreadService {
       (lookout) => lookout.unreadIn(this.name, stores),
     ).pipe(catchError(() => this.here(stores)));
   }
+}
+
+/** The name that a stored record goes by. */
+function keyOf(store: LookedAt, row: unknown): string {
+  const { id, key } = row as { readonly id?: string; readonly key?: string };
+  return (store === 'runs' || store === 'choices' ? key : id) ?? '';
 }
 
 /** What changes when a record of a store comes or goes; of the few choices, when any of them is written. */

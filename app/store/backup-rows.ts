@@ -1,16 +1,14 @@
 import {
-  bookEntrySchema,
-  logEntrySchema,
   programmePrefix,
   programmeSchema,
   roomSchema,
-  sheetSchema,
   sortOut,
   type BackupContent,
   type Sorted,
 } from '../../core/index';
 import { freshId } from '../services/fresh-id';
 import type { Database, StoredChoice, StoredCombination, StoredEntry, StoredSheet } from './database';
+import { faultOf } from './sound';
 import type { Held } from './store';
 
 /** Where undo stands belongs to the steps, which no backup holds. */
@@ -58,9 +56,9 @@ export function withHeld(stored: Rows | null, held: readonly Held[]): Rows {
 }
 
 const readable = {
-  sheets: ({ sheet }: StoredSheet) => sheetSchema.safeParse(sheet).success,
-  log: ({ entry }: StoredEntry) => logEntrySchema.safeParse(entry).success,
-  book: ({ entry }: StoredCombination) => bookEntrySchema.safeParse(entry).success,
+  sheets: (row: StoredSheet) => faultOf('sheets', row) === null,
+  log: (row: StoredEntry) => faultOf('log', row) === null,
+  book: (row: StoredCombination) => faultOf('book', row) === null,
   choices: ({ key, value }: StoredChoice) =>
     key.startsWith(programmePrefix)
       ? programmeSchema.safeParse(value).success
@@ -86,10 +84,21 @@ export function contentOf(rows: Rows): BackupContent {
   return JSON.parse(JSON.stringify({ ...plain, unread })) as BackupContent;
 }
 
+const isName = (value: unknown): boolean => typeof value === 'string' && value !== '';
+
+/** Whether an unreadable row can be stored at all: it has the name that its store goes by. */
+const canBeStored = ({ store, row }: BackupContent['unread'][number]): boolean =>
+  typeof row === 'object' &&
+  row !== null &&
+  (store === 'choices' ? 'key' in row && isName(row.key) : 'id' in row && isName(row.id));
+
+/** How many of a backup's unreadable rows cannot be stored, since they have no name. */
+export const namelessIn = ({ unread }: BackupContent): number => unread.filter((each) => !canBeStored(each)).length;
+
 /** The rows that a backup holds, the unreadable ones among them. */
 export function rowsOf({ unread, ...content }: BackupContent): Rows {
   const raw = <Row>(store: keyof Rows): Row[] =>
-    unread.filter((each) => each.store === store).map(({ row }) => row as Row);
+    unread.filter((each) => each.store === store && canBeStored(each)).map(({ row }) => row as Row);
   return {
     sheets: [...(content.sheets as StoredSheet[]), ...raw<StoredSheet>('sheets')],
     log: [...(content.log as StoredEntry[]), ...raw<StoredEntry>('log')],
@@ -106,13 +115,45 @@ export interface RestorePlan {
   readonly choices: Sorted<StoredChoice>;
 }
 
+/** A record under a new id, as it comes beside the one that has its id; what cannot be read stays as it is. */
+const beside = {
+  sheet: ({ figures: _, ...row }: StoredSheet, id: string): StoredSheet =>
+    readable.sheets(row)
+      ? { ...row, id, sheet: { ...row.sheet, id, title: `${row.sheet.title} (backup)`.slice(0, 200) } }
+      : { ...row, id },
+  entry: <Row extends StoredEntry | StoredCombination>(row: Row, id: string): Row =>
+    typeof row.entry === 'object' && row.entry !== null ? { ...row, id, entry: { ...row.entry, id } } : { ...row, id },
+};
+
+/** What has come beside another one before, from the same backup, is there already. */
+function withoutAgain<Row>(
+  { fresh, same, different }: Sorted<Row>,
+  there: readonly Row[],
+  contentOfRow: (row: Row) => unknown,
+  put: (row: Row, id: string) => Row,
+): Sorted<Row> {
+  if (different.length === 0) return { fresh, same, different };
+  const nameless = (row: Row): string => JSON.stringify(contentOfRow(put(row, '')));
+  const contents = new Set(there.map((row) => JSON.stringify(blank(contentOfRow(row)))));
+  const isThere = (row: Row): boolean => contents.has(nameless(row));
+  return {
+    fresh,
+    same: [...same, ...different.filter(isThere)],
+    different: different.filter((row) => !isThere(row)),
+  };
+}
+
+const blank = (content: unknown): unknown =>
+  typeof content === 'object' && content !== null && 'id' in content ? { ...content, id: '' } : content;
+
 /** Compares what a backup holds with what is there. */
 export function planRestore(there: Rows, coming: Rows): RestorePlan {
   const byId = ({ id }: { readonly id: string }): string => id;
+  const [ofSheet, ofEntry] = [({ sheet }: StoredSheet) => sheet, ({ entry }: { readonly entry: unknown }) => entry];
   return {
-    sheets: sortOut(there.sheets, coming.sheets, byId, ({ sheet }) => sheet),
-    log: sortOut(there.log, coming.log, byId, ({ entry }) => entry),
-    book: sortOut(there.book, coming.book, byId, ({ entry }) => entry),
+    sheets: withoutAgain(sortOut(there.sheets, coming.sheets, byId, ofSheet), there.sheets, ofSheet, beside.sheet),
+    log: withoutAgain(sortOut(there.log, coming.log, byId, ofEntry), there.log, ofEntry, beside.entry),
+    book: withoutAgain(sortOut(there.book, coming.book, byId, ofEntry), there.book, ofEntry, beside.entry),
     choices: sortOut(
       there.choices,
       coming.choices,
@@ -147,19 +188,11 @@ export function replaceRows(database: Database, { sheets, log, book, choices }: 
 export function mergeRows(database: Database, plan: RestorePlan): Promise<void> {
   return database.transaction('rw', allTables(database), async () => {
     const { sheets, log, book, choices } = plan;
-    await database.sheets.bulkPut([
-      ...sheets.fresh,
-      ...sheets.different.map(({ figures: _, ...row }) => {
-        const id = freshId();
-        return { ...row, id, sheet: { ...row.sheet, id, title: `${row.sheet.title} (backup)`.slice(0, 200) } };
-      }),
-    ]);
-    const beside = <Row extends StoredEntry | StoredCombination>(row: Row): Row => {
-      const id = freshId();
-      return { ...row, id, entry: { ...row.entry, id } };
-    };
-    await database.log.bulkPut([...log.fresh, ...log.different.map(beside)].map(counted));
-    await database.book.bulkPut([...book.fresh, ...book.different.map(beside)]);
+    await database.sheets.bulkPut([...sheets.fresh, ...sheets.different.map((row) => beside.sheet(row, freshId()))]);
+    await database.log.bulkPut(
+      [...log.fresh, ...log.different.map((row) => beside.entry(row, freshId()))].map(counted),
+    );
+    await database.book.bulkPut([...book.fresh, ...book.different.map((row) => beside.entry(row, freshId()))]);
     await database.choices.bulkPut([...choices.fresh]);
   });
 }

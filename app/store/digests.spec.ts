@@ -58,8 +58,7 @@ describe('digests', () => {
   it('say how far they are while they are made', async () => {
     await database.log.bulkPut(
       Array.from({ length: 90 }, (_, at) => ({
-        ...stored(entries[at % entries.length] as LogEntry, 1),
-        id: `more-${at}`,
+        ...stored({ ...(entries[at % entries.length] as LogEntry), id: `more-${at}` }, 1),
       })),
     );
     const sums = new LogSums(database);

@@ -60,14 +60,19 @@ export function faultOf(
   workFault: WorkFault | null = null,
 ): string | null {
   const { id, rev } = row;
-  return whyNot(rev ? `${store} ${id} ${rev}` : null, () =>
-    store === 'sheets'
-      ? soundSheet(row.sheet, workFault)
-      : store === 'log'
-        ? logEntrySchema.safeParse(row.entry)
-        : bookEntrySchema.safeParse(row.entry),
-  );
+  return whyNot(rev ? `${store} ${id} ${rev}` : null, () => {
+    const content = store === 'sheets' ? row.sheet : row.entry;
+    const read =
+      store === 'sheets'
+        ? soundSheet(content, workFault)
+        : (store === 'log' ? logEntrySchema : bookEntrySchema).safeParse(content);
+    return read.success && idOf(content) !== id ? { success: false, error: { issues: [otherId] } } : read;
+  });
 }
+
+const otherId = { path: ['id'], message: 'it is stored under the name of another one' };
+const idOf = (content: unknown): unknown =>
+  typeof content === 'object' && content !== null && 'id' in content ? content.id : null;
 
 /** A row of a store of records, not looked at yet. */
 export interface StoredRecord {

@@ -10,6 +10,8 @@ import { readVersioned, type FromFile } from './sheet-json';
 /** The format's name in every backup, and the version that is written (docs/formats/backup.md). */
 export const backupFormat = 'keen-tempo/backup';
 export const backupVersion = 1;
+/** Ten years of daily classes, each entry with its sheet, are a third of it (estimated from the demo's entries). */
+export const mostBackupCharacters = 400_000_000;
 
 const kept = {
   id: z.string().check(z.minLength(1), z.maxLength(64)),
@@ -75,7 +77,7 @@ export function writeBackup(content: BackupContent, madeAt: Date, checksum: stri
 
 /** Reads a backup's text; refused with its paths where it is none, is newer, or holds what cannot be read. */
 export function readBackup(text: string): FromFile<Backup> {
-  return readVersioned(text, backupFormat, backupVersion, backupSchema, 'backup');
+  return readVersioned(text, backupFormat, backupVersion, backupSchema, 'backup', mostBackupCharacters);
 }
 
 /** The stored content that a checksum was taken of: as it stands in the file, before anything is brought up to date. */

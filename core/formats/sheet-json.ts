@@ -25,9 +25,9 @@ export function sayPath(path: readonly PropertyKey[]): string {
   );
 }
 
-/** Reads JSON text against a schema; a refusal names every path that is wrong. */
-export function readJson<T>(text: string, schema: z.ZodMiniType<T>): FromFile<T> {
-  if (text.length > mostCharacters) return { ok: false, problems: [{ path: '', what: 'the file is far too large' }] };
+/** Reads JSON text of at most so many characters against a schema; a refusal names every path that is wrong. */
+export function readJson<T>(text: string, schema: z.ZodMiniType<T>, most = mostCharacters): FromFile<T> {
+  if (text.length > most) return { ok: false, problems: [{ path: '', what: 'the file is far too large' }] };
   let data: unknown;
   try {
     // Some editors put a byte order mark first; RFC 8259, section 8.1, lets a reader ignore it.
@@ -56,8 +56,9 @@ export function readVersioned<T>(
   version: number,
   schema: z.ZodMiniType<T>,
   thing: string,
+  most = mostCharacters,
 ): FromFile<T> {
-  const head = readJson(text, versioned);
+  const head = readJson(text, versioned, most);
   if (!head.ok) return head;
   if (head.value.format !== format)
     return {
@@ -76,7 +77,7 @@ export function readVersioned<T>(
         },
       ],
     };
-  return readJson(text, schema);
+  return readJson(text, schema, most);
 }
 
 /**

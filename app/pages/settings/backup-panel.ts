@@ -49,6 +49,8 @@ export class BackupPanel {
   protected readonly spans = spans;
   protected readonly busy = signal(false);
   protected readonly problems = signal<readonly Problem[]>([]);
+  /** Whether what is wrong is that no backup could be made. */
+  protected readonly madeNone = signal(false);
   /** A backup that was read, until it is decided on. */
   protected readonly read = signal<Restorable | null>(null);
   protected readonly how = signal<'merge' | 'replace'>('merge');
@@ -66,7 +68,9 @@ export class BackupPanel {
 
   protected async backUp(): Promise<void> {
     this.busy.set(true);
-    await this.backups.backUp(new Date()).finally(() => this.busy.set(false));
+    const made = await this.backups.backUp(new Date()).finally(() => this.busy.set(false));
+    this.madeNone.set(!made.ok);
+    this.problems.set(made.ok ? [] : made.problems.slice(0, 8));
   }
 
   protected choose(): void {
@@ -80,6 +84,7 @@ export class BackupPanel {
     this.busy.set(true);
     const read = await this.backups.read(file).finally(() => this.busy.set(false));
     field.value = '';
+    this.madeNone.set(false);
     this.problems.set(read.ok ? [] : read.problems.slice(0, 8));
     this.read.set(read.ok ? read.value : null);
   }
