@@ -275,3 +275,41 @@ test('a backup brings everything back: it says first what it will do, merges, re
   });
   await expect(page.getByRole('alert')).toContainText('cannot be unpacked');
 });
+
+test('storage that answers late: a sheet that was not found is looked for again when it has come', async ({
+  context,
+  page,
+}) => {
+  await page.goto('/sheets');
+  await page.getByRole('button', { name: 'New sheet' }).click();
+  await page.keyboard.type('1 2 3');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  const id = page.url().split('/').at(-1) ?? '';
+  await page.close();
+  for (const [view, found] of [
+    ['run', 'Start'],
+    ['sheets', 'Undo'],
+  ] as const) {
+    const late = await context.newPage();
+    // The first database is opened seven seconds late: the page goes on without storage before that.
+    await late.addInitScript(() => {
+      const open = indexedDB.open.bind(indexedDB);
+      const until = performance.now() + 7000;
+      indexedDB.open = (...args: Parameters<typeof open>) => {
+        const request = open(...args);
+        if (performance.now() > until) return request;
+        const listen = request.addEventListener.bind(request);
+        const later = (act: unknown) => (event: Event) =>
+          setTimeout(() => (act as (event: Event) => void).call(request, event), until - performance.now());
+        request.addEventListener = (kind: string, act: unknown) => listen(kind as 'success', later(act) as never);
+        Object.defineProperty(request, 'onsuccess', { set: (act) => listen('success', later(act)) });
+        return request;
+      };
+    });
+    await late.goto(`/${view}/${id}`);
+    await expect(late.getByText(/not here|no such sheet/i).first()).toBeVisible();
+    await expect(late.getByRole('button', { name: found, exact: true })).toBeVisible({ timeout: 20_000 });
+    await late.close();
+  }
+});

@@ -19,10 +19,20 @@ async function openRoom(page: Page): Promise<string> {
 
 async function joinWall(browser: Browser, code: string): Promise<Page> {
   const wall = await screen(browser);
+  // Headless screens never go dark: the lock is counted where it is asked for.
+  await wall.addInitScript(() => {
+    const locks = { asked: 0 };
+    Object.assign(window, { locks });
+    navigator.wakeLock.request = () => {
+      locks.asked += 1;
+      return Promise.resolve({ release: () => Promise.resolve() } as WakeLockSentinel);
+    };
+  });
   await wall.goto('/wall');
   await wall.getByLabel('Code').fill(code.toLowerCase());
   await wall.getByRole('button', { name: 'Join' }).click();
   await expect(wall.getByRole('timer')).toBeVisible();
+  expect(await wall.evaluate(() => (window as unknown as { locks: { asked: number } }).locks.asked)).toBe(1);
   return wall;
 }
 

@@ -44,7 +44,8 @@ export class AwakeService {
       this.instead ??= new NoSleep();
       if (this.wanted) await this.instead.enable();
     } catch {
-      // The screen may go dark; the session goes on, and is heard.
+      // A browser plays nothing before a press: it is tried again with the next one. Until then the screen may go dark.
+      this.document.addEventListener('pointerdown', () => void (this.wanted && this.take()), { once: true });
     }
   }
 }

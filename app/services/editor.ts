@@ -1,4 +1,4 @@
-import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Subscription } from 'rxjs';
 import {
   changeFault,
@@ -54,6 +54,8 @@ export class Editor {
   /** One for each sheet that is opened: what the last one has still to write goes on by itself. */
   private readonly writer = signal<SheetWriter | null>(null);
   private following = Subscription.EMPTY;
+  /** What was last asked to be opened. */
+  private asked = '';
   /** Counts what was asked to be opened. */
   private opening = 0;
   private over = false;
@@ -112,6 +114,9 @@ export class Editor {
     void idle()
       .then(() => import('./judging'))
       .then(({ judging }) => this.judge.set(judging.findings));
+    effect(() => {
+      if (this.sheets.came() > 0 && untracked(this.missing)) void this.open(this.asked);
+    });
     inject(DestroyRef).onDestroy(() => {
       this.over = true;
       this.following.unsubscribe();
@@ -121,6 +126,7 @@ export class Editor {
   /** Opens a sheet; of several asked for in a hurry the last one stands, whichever storage answers last. */
   async open(id: string): Promise<void> {
     this.following.unsubscribe();
+    this.asked = id;
     const asked = (this.opening += 1);
     const beginning = this.sheets.beginning(id);
     const history = await this.sheets.open(id);

@@ -20,6 +20,7 @@ import {
   type WallPlan,
   type WallState,
 } from '../../core/index';
+import { AwakeService } from './awake.service';
 import { LiveLine } from './live-line';
 import type { SoundService } from './sound.service';
 import { TickerService } from './ticker.service';
@@ -33,6 +34,7 @@ const aheadMs = 1500;
 export class Follower {
   private readonly beats = inject(TickerService).every(beatMs);
   private readonly injector = inject(Injector);
+  private readonly awake = inject(AwakeService);
   private readonly on = signal<LiveLine | null>(null);
   private readonly plan = signal<WallPlan | null>(null);
   private readonly state = signal<WallState | null>(null);
@@ -46,6 +48,7 @@ export class Follower {
   /** What a remote can press. */
   readonly panel = signal<RemotePanel | null>(null);
   readonly line = computed(() => this.on()?.state() ?? null);
+  private readonly follows = computed(() => this.on() !== null && this.refusal() === null && !this.over());
 
   readonly sheet = computed(() => this.plan()?.sheet ?? null);
   readonly breathHeld = computed(() => this.plan()?.breathHeld ?? false);
@@ -96,7 +99,13 @@ export class Follower {
       this.bells?.silence();
       this.rung = -Infinity;
     });
+    // A screen that follows does not go dark in class.
+    effect(() => {
+      if (this.follows()) void this.awake.keep();
+      else this.awake.letGo();
+    });
     inject(DestroyRef).onDestroy(() => {
+      this.awake.letGo();
       cancelAnimationFrame(frame);
       hidden.unsubscribe();
       this.end();

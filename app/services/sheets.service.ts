@@ -33,6 +33,8 @@ export interface Page<Row> {
 @Injectable({ providedIn: 'root' })
 export class SheetsService {
   private readonly store = inject(Store);
+  /** Storage that comes late may have what was not found. */
+  readonly came = this.store.came.asReadonly();
   /** Sheets on their way into storage: they can be opened at once. */
   private readonly arriving = new Map<string, { readonly sheet: Sheet; readonly outcome: Promise<Outcome<void>> }>();
 

@@ -127,6 +127,8 @@ export class Store {
   private gate: Promise<void> = Promise.resolve();
 
   readonly keeping = signal<Keeping>({ where: 'opening' });
+  /** How often storage has come after all: what was not found before may be there now. */
+  readonly came = signal(0);
   /** Writes that have not gone through, for the page to say so. */
   readonly waiting = computed((): readonly Waiting[] => [...this.failing().values()].flat());
 
@@ -332,6 +334,7 @@ export class Store {
       while (this.attempts.size > 0) await Promise.allSettled(this.attempts);
       await moveInto(disk, memory);
       this.use(disk, { where: 'device' });
+      this.came.update((times) => times + 1);
       memory.close();
     } catch (thrown) {
       disk.close();

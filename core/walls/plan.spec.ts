@@ -7,7 +7,7 @@ import { soundsOf } from '../script/sounds';
 import { saidAt, wordsOn } from '../script/shown';
 import type { LiveChange } from '../run/live-changes';
 import { hostSchema, readMessage } from './messages';
-import { wallChanges, wallPlanSchema, wallSheet, wallWords } from './plan';
+import { wallChanges, wallPlanSchema, wallSheet, wallWords, wordsOfCoach } from './plan';
 
 let count = 0;
 const fresh = (): string => `id${(count += 1)}`;
@@ -80,7 +80,7 @@ describe('what a wall is given', () => {
 
   it('has the words that are said, own calls and cheers only where they may be shown', () => {
     const script = scriptOf({ ...full, calls: { wordings: { cheers: ['SECRET cheer'] } } });
-    const [quiet, loud] = [wallWords(script, false), wallWords(script, true)];
+    const [quiet, loud] = [wallWords(script, []), wallWords(script, null)];
     expect(JSON.stringify(loud)).toContain('SECRET call');
     expect(JSON.stringify(quiet)).not.toMatch(/SECRET (call|cheer)/);
     expect(quiet.calls.length).toBeGreaterThan(10);
@@ -89,6 +89,25 @@ describe('what a wall is given', () => {
     expect(wordsOn(loud, leaf, 0)).toEqual(wordsOn(script, leaf, 0));
     expect(saidAt(loud, leaf, leaf.at + 9000)?.say).toBe(saidAt(script, leaf, leaf.at + 9000)?.say ?? 'nothing');
     expect(soundsOf(compile(full), [...loud.lead, ...loud.calls], loud.breaks)).toEqual([...script.sounds]);
+  });
+
+  it('has nothing that the coach has worded where own calls may not be shown: reminders, reworded calls, wordings', () => {
+    const [reminded] = scriptOf(full).calls.filter(({ kind }) => kind === 'new');
+    if (!reminded) throw new Error('a call to word anew');
+    const worded: Sheet = {
+      ...full,
+      focuses: [{ words: 'SECRET reminder', moves: [], everyMs: 15_000 }],
+      calls: {
+        edits: [{ key: reminded.key, say: 'SECRET edit' }],
+        wordings: { phrases: [{ key: 'rest', full: 'SECRET rest' }] },
+      },
+    };
+    const coach = { phrases: [{ key: 'gloves on' as const, full: 'SECRET gloves' }] };
+    const script = scriptOf(worded, { wordings: coach });
+    const [quiet, loud] = [wallWords(script, wordsOfCoach(worded, coach)), wallWords(script, null)];
+    for (const what of ['reminder', 'edit', 'rest', 'gloves']) expect(JSON.stringify(loud)).toContain(`SECRET ${what}`);
+    expect(JSON.stringify(quiet)).not.toContain('SECRET');
+    expect(quiet.calls.length).toBeGreaterThan(5);
   });
 
   it('has the changes that were pressed, but for faults seen and the undoing of them', () => {
@@ -107,7 +126,7 @@ describe('what a wall is given', () => {
   it('is read back from the line as it was sent', () => {
     const plan = {
       ...{ sheet: wallSheet(full), changes: [], named: true, breathHeld: false },
-      words: wallWords(scriptOf(full), true),
+      words: wallWords(scriptOf(full), null),
     };
     expect(readMessage(hostSchema, JSON.stringify({ kind: 'plan', plan }))).toEqual({ kind: 'plan', plan });
     expect(wallPlanSchema.safeParse({ ...plan, note: 'SECRET' }).success).toBeFalse();

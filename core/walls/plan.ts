@@ -4,6 +4,7 @@ import { phases } from '../run/deeds';
 import { soundKinds } from '../script/sounds';
 import type { Script } from '../script/script';
 import type { Call } from '../script/call';
+import type { Wordings } from '../sheet/calls';
 import { callKinds } from '../sheet/call-kinds';
 import { sheetSchema, type Block, type Sheet } from '../sheet/schema';
 import { usualSchools, type Schools } from '../bags/conditions';
@@ -108,14 +109,49 @@ export function wallChanges(changes: readonly LiveChange[]): LiveChange[] {
   return changes.filter((change) => !hidden.has(change));
 }
 
-/** Calls in a coach's own words may name people. */
-const personal = (kind: Call['kind']): boolean => kind === 'own' || kind === 'cheer';
+/** Parts of a wording that are shorter stand in anybody's words. */
+const shortestPart = 3;
 
-/** What is said, for a wall; calls of the coach's own and cheers only where `names` says so. `wallWords(script, false)` */
-export function wallWords(script: Pick<Script, 'lead' | 'calls' | 'breaks'>, names: boolean): WallWords {
+/** A wording's words around its blanks, in small letters. `partsIn('Mia, {seconds} to go')` → `mia`, `to go` */
+const partsIn = (wording: string): string[] =>
+  wording
+    .toLowerCase()
+    .split(/\{[^}]*\}/)
+    .map((part) => part.replace(/^[^\p{L}\p{N}]+|[^\p{L}\p{N}]+$/gu, ''))
+    .filter((part) => part.length >= shortestPart);
+
+/**
+ * What a coach has worded, in parts as they stand in calls: reminders of the sheet and its blocks, calls that were changed,
+ * and wordings of the sheet and of the coach. Anything of it may name people.
+ * @example wordsOfCoach({ ...sheet, focuses: [{ words: 'Mia: chin', moves: [] }] }, {}) // ['mia: chin']
+ */
+export function wordsOfCoach(sheet: Sheet, coach: Wordings): readonly string[] {
+  const { edits = [], wordings = {} } = sheet.calls ?? {};
+  const focuses = [...(sheet.focuses ?? []), ...sheet.blocks.flatMap((block) => block.focuses ?? [])];
+  return [
+    ...[...focuses, ...(coach.focuses ?? [])].map(({ words }) => words),
+    ...edits.flatMap(({ say }) => (say === undefined ? [] : [say])),
+    ...[...(wordings.phrases ?? []), ...(coach.phrases ?? [])].flatMap(({ full, short = '' }) => [full, short]),
+  ].flatMap(partsIn);
+}
+
+/** Calls in a coach's own words may name people. */
+const personal = ({ kind, say }: Call, ofCoach: readonly string[]): boolean =>
+  kind === 'own' || kind === 'cheer' || ofCoach.some((part) => say.toLowerCase().includes(part));
+
+/**
+ * What is said, for a wall. `ofCoach` holds what the coach has worded (`wordsOfCoach`): calls with any of it stay out, as own
+ * calls and cheers do; null where the wall may have everything.
+ * @example wallWords(script, wordsOfCoach(sheet, wordings))
+ */
+export function wallWords(
+  script: Pick<Script, 'lead' | 'calls' | 'breaks'>,
+  ofCoach: readonly string[] | null,
+): WallWords {
   const shown = (all: readonly Call[]): WallWords['calls'] =>
-    all.flatMap(({ kind, at, say, sound, parts }) =>
-      !names && personal(kind)
+    all.flatMap((call) => {
+      const { kind, at, say, sound, parts } = call;
+      return ofCoach !== null && personal(call, ofCoach)
         ? []
         : [
             {
@@ -130,8 +166,8 @@ export function wallWords(script: Pick<Script, 'lead' | 'calls' | 'breaks'>, nam
                   }
                 : {}),
             },
-          ],
-    );
+          ];
+    });
   return {
     lead: shown(script.lead),
     calls: shown(script.calls),

@@ -23,6 +23,7 @@ export class BoardPage {
 
   constructor() {
     effect(() => {
+      this.sheets.came();
       void this.sheets.get(this.id()).then((sheet) => {
         this.sheet.set(sheet);
       });

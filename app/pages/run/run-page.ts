@@ -152,6 +152,10 @@ export class RunPage {
       untracked(() => void (text === undefined ? this.load(id) : this.loadSolo(text, stance)));
     });
     effect(() => {
+      const notFound = this.sheets.came() > 0 && untracked(this.stored) === null;
+      if (notFound) untracked(() => void this.load(this.id()));
+    });
+    effect(() => {
       const sheet = this.toRun();
       if (sheet && untracked(this.phase) === null) untracked(() => this.runner.prepare(sheet));
     });

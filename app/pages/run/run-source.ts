@@ -5,6 +5,9 @@ import { SoundService } from '../../services/sound.service';
 /** The two clocks drift less than this between two looks, unless one of them has jumped. */
 const jumpMs = 500;
 
+/** A clock that has run on for so long between two looks was left alone: the device slept, or the page stood still. */
+const sleepMs = 30_000;
+
 /** A run that has been silent for so long says so. */
 const saidSilentMs = 2000;
 
@@ -44,6 +47,12 @@ export class RunSource {
     const source = this.onAudio ? (this.sound.now() ?? this.page) : this.page;
     this.last.set(source);
     return source;
+  }
+
+  /** Where the clock has run on while nobody looked, by more than a class stands still for: its reading before that; else null. */
+  sleptFrom(): SourceTime | null {
+    const before = this.last();
+    return this.read() - before > sleepMs ? before : null;
   }
 
   now(): Moment {

@@ -237,6 +237,19 @@ describe('the runner', () => {
     expect(sound.played.some(({ kind, at }) => kind === 'end bell' && at === 30_000)).toBeTrue();
   });
 
+  it('an hour of the device’s sleep is no hour of the class: it stands at the last second that was seen, and goes on from there', async () => {
+    const { runner, sheet, go, jump } = await setUp();
+    await runner.start(sheet, 1);
+    await go(4000);
+    await jump(3_600_000);
+    expect(runner.state()?.phase).toBe('paused');
+    expect(runner.position()).toBe(4000);
+    expect(runner.slept()).toBeGreaterThanOrEqual(3_599_000);
+    runner.toggle();
+    await go(2000);
+    expect([runner.state()?.phase, runner.position(), runner.slept()]).toEqual(['running', 6000, 0]);
+  });
+
   it('takes back what was pressed last: a change made in a hold, then the hold by going on, and a jump', async () => {
     const { runner, sheet, go } = await setUp();
     await runner.start(sheet, 1);

@@ -19,6 +19,7 @@ import {
   stopNow,
   takeJumpBack,
   takeUp,
+  type Milliseconds,
   type Moment,
   type RunState,
   type SessionTime,
@@ -91,6 +92,8 @@ export class Runner {
   });
   /** Whether it goes on without sound, since the device gives none; it sounds as soon as it can. */
   readonly silent = this.source.silent;
+  /** How long the device slept in a run that has stood since; 0 where it did not. */
+  readonly slept = signal<Milliseconds>(0);
   private rate = 1;
   private frame = 0;
   /** Between the press and the first second: a second press begins nothing. */
@@ -278,6 +281,7 @@ export class Runner {
   /** A new state by somebody's doing: what was planned ahead is silenced and planned anew. */
   private set(state: RunState): void {
     this.state.set(state);
+    this.slept.set(0);
     this.source.read();
     this.sounds.replan(this.state());
     this.sounds.schedule(state, this.rate);
@@ -297,6 +301,7 @@ export class Runner {
     if (!state || !timeline || state.phase === 'over') return;
     this.changeClocks(state);
     this.source.lookForSilence(state.phase === 'running');
+    if (this.noticeSleep()) return;
     this.noticeJump();
     const before = this.state() ?? state;
     const noticed = notice(before, timeline, this.source.now());
@@ -310,6 +315,16 @@ export class Runner {
     if (now) this.sounds.schedule(now, this.rate);
     this.announce();
     this.keep(false);
+  }
+
+  /** Nobody trained while the device slept: the session stands at the last second that was seen, and its coach decides. */
+  private noticeSleep(): boolean {
+    const state = this.state();
+    const from = this.source.sleptFrom();
+    if (from === null || state?.phase !== 'running') return false;
+    this.set(pause(state, { source: from, wall: Date.now() }));
+    this.slept.set(this.source.source() - from);
+    return true;
   }
 
   /** What was put ahead on a clock that has jumped is planned anew: nothing of it sounds together at the wrong moment. */

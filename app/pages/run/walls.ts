@@ -7,6 +7,7 @@ import {
   wallChanges,
   wallSheet,
   wallWords,
+  wordsOfCoach,
   type Hello,
   type Member,
   type Press,
@@ -98,7 +99,9 @@ export class Walls {
       changes: wallChanges(this.live.changes()),
       named: this.settings.namesStrikes(sheet.class.level),
       breathHeld: this.settings.settings().breathHeld,
-      words: script ? wallWords(script, this.names()) : null,
+      words: script
+        ? wallWords(script, this.names() ? null : wordsOfCoach(sheet, this.settings.settings().wordings))
+        : null,
     };
   });
   private readonly instead = computed(() => insteadOf(this.book.all() ?? []).slice(0, wallLimits.instead));
