@@ -1,5 +1,5 @@
 import { compile, tally, type BookEntry, type LogEntry, type Room, type Sheet } from '../core/index';
-import type { FirstList } from '../app/first/first-list';
+import type { FirstList } from '../app/first/first-row';
 import { firstRowOf, sheetFigures } from '../app/store/figures';
 import type { StoredCombination, StoredEntry, StoredSheet } from '../app/store/database';
 import { demoBook } from './combinations';

@@ -190,3 +190,24 @@ test('a programme is planned, moved by keys, its sheet opened, and goes to the c
   await page.reload();
   await expect(sessions).toHaveCount(6);
 });
+
+for (const timezoneId of ['Europe/Berlin', 'America/Los_Angeles', 'Pacific/Auckland'])
+  test(`a class at six is at six in the calendar file, and read back nothing has moved, in ${timezoneId}`, async ({
+    browser,
+    baseURL,
+  }) => {
+    const context = await browser.newContext({ timezoneId, serviceWorkers: 'block', ...(baseURL ? { baseURL } : {}) });
+    const page = await context.newPage();
+    await page.goto('/programme');
+    await expect(page.locator('.session').first()).toBeVisible();
+    const calendar = await saved(page, () => page.getByRole('button', { name: 'Calendar file' }).click());
+    const starts = [...calendar.matchAll(/^DTSTART[^:\r\n]*:(\S+)/gm)].map(([, at]) => at ?? '');
+    expect(starts.length).toBeGreaterThan(5);
+    // RFC 5545, 3.3.5: local time without a zone, the same wherever it is read.
+    expect(starts.filter((at) => !/^\d{8}T180000$/.test(at))).toEqual([]);
+    await page
+      .getByLabel('Calendar in')
+      .setInputFiles({ name: 'a.ics', mimeType: 'text/calendar', buffer: Buffer.from(calendar) });
+    await expect(page.getByText('has every session of this programme where it is')).toBeVisible();
+    await context.close();
+  });

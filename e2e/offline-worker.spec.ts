@@ -169,3 +169,31 @@ test('an old page whose scripts are gone from the server reloads itself once, wi
     await end(server);
   }
 });
+
+test('on a full disk the worker answers all the same: from what is on the device, or from the server', async ({
+  page,
+  context,
+}) => {
+  const server = await serve(copyOfBuild('test-results/full'), port);
+  try {
+    await page.goto(at('/sheets'));
+    await expect.poll(() => active(page), { timeout: 60_000 }).toBe('/offline-worker.js');
+    await page.reload();
+    await expect.poll(() => controlled(page)).toBe(true);
+    const devtools = await context.newCDPSession(page);
+    await devtools.send('Storage.overrideQuotaForOrigin', { origin: at('').replace(/\/$/, ''), quotaSize: 1 });
+    for (const path of ['/sheets', '/room', '/log', '/sheets/demo-first-watch', '/run/demo-first-watch']) {
+      await page.goto(at(path));
+      await expect(page.locator('#main')).toBeVisible();
+      await expect(page.locator('#main h1').first()).toBeAttached();
+    }
+    // What somebody has thrown away comes from the server, though it cannot be put back.
+    await page.evaluate(async () => {
+      for (const name of await caches.keys()) await caches.delete(name);
+    });
+    await page.goto(at('/sheets'));
+    await expect(page.locator('#main h1').first()).toHaveText('Sheets');
+  } finally {
+    await end(server);
+  }
+});

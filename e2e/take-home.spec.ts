@@ -76,3 +76,11 @@ test('an open break of the file lasts until somebody goes on', async ({ page }, 
   await expect(page.getByRole('heading', { name: 'Round 2', exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Start again' })).toBeVisible({ timeout: 10_000 });
 });
+
+test('the licences of all that is bundled are served, that of the MP3 encoder inside its package among them', async ({
+  request,
+}) => {
+  const licences = await (await request.get('/3rdpartylicenses.txt')).text();
+  for (const text of ['Package: @angular/core', 'Package: wasm-media-encoders', 'GNU LIBRARY GENERAL PUBLIC LICENSE'])
+    expect(licences).toContain(text);
+});

@@ -25,7 +25,9 @@ export async function buildFirstLine(folder, listScripts) {
   const examples = escaped(readFileSync(join(root, 'dist/first-list.json'), 'utf8'));
   const tag = `<script src="${name}" data-list="${listScripts.join(' ')}" data-examples="${examples}">`;
   // The first frame is laid out once, in its own font.
-  const font = readdirSync(join(folder, 'media')).find((each) => /^archivo-latin-standard-normal-.+\.woff2$/.test(each));
+  const font = readdirSync(join(folder, 'media')).find((each) =>
+    /^archivo-latin-standard-normal-.+\.woff2$/.test(each),
+  );
   const fontLink = `<link rel="preload" href="media/${font}" as="font" type="font/woff2" crossorigin></head>`;
   writeFileSync(
     page,

@@ -9,7 +9,7 @@ import { root } from './steps.mjs';
 const hashed = /-[A-Z0-9]{8}\.[a-z0-9]+$/;
 const recording = /^voice\/.+\.(ogg|m4a)$/;
 /** What is fetched only by who wants it, what the server alone reads, the worker before this one, and what mends all these. */
-const leftOut = /^mend\.(html|js)$|^words\/|\.gz$|^ngsw-worker\.js$|^offline-worker\.js$/;
+const leftOut = /^3rdpartylicenses\.txt$|^mend\.(html|js)$|^words\/|\.gz$|^ngsw-worker\.js$|^offline-worker\.js$/;
 
 /** Every file of the build with its revision and size, sorted: the same build makes the same worker. */
 function listed(folder) {

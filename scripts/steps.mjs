@@ -62,6 +62,13 @@ function compress() {
     writeFileSync(join(browserFolder, `${name}.gz`), gzipSync(readFileSync(join(browserFolder, name)), { level: 9 }));
 }
 
+/** Licences of everything that is bundled, served with it; the encoder's package names its wrapper's own alone. */
+function serveLicences() {
+  const lame = readFileSync(join(root, 'scripts/lame-licence.txt'), 'utf8');
+  const bundled = readFileSync(join(root, 'dist/app/3rdpartylicenses.txt'), 'utf8');
+  writeFileSync(join(browserFolder, '3rdpartylicenses.txt'), `${bundled.trimEnd()}\n\n${lame}`);
+}
+
 /** The first script and what it loads before anything is shown, compressed as the server sends it; more is refused. */
 const mostInitial = 150_000;
 function checkInitial() {
@@ -119,6 +126,7 @@ export async function build() {
     'scripts/chunks.mjs',
     'scripts/examples.mjs',
     'scripts/first-line.mjs',
+    'scripts/lame-licence.txt',
     'scripts/offline.mjs',
     'scripts/steps.mjs',
     'package-lock.json',
@@ -138,6 +146,7 @@ export async function build() {
   const { joinChunks } = await import('./chunks.mjs');
   await joinChunks(browserFolder, join(root, 'dist/app/stats.json'));
   compress();
+  serveLicences();
   checkInitial();
   const { buildOfflineWorker } = await import('./offline.mjs');
   await buildOfflineWorker(browserFolder);

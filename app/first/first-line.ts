@@ -1,7 +1,8 @@
 // Runs before anything else is loaded, where the address is that of the list: its line takes keys from its first frame, and
 // the rows of the last visit, or of the examples, can be pressed. The page that comes later takes all over as it stands
 // (hand-over.ts). Bundled by scripts/first-line.mjs.
-import { drawFirstList, firstListId, keptFirstList, ourDatabase, readFirstList, type FirstList } from './first-list';
+import { drawFirstList, firstListId, keptFirstList, ourDatabase, readFirstList } from './first-list';
+import type { FirstList } from './first-row';
 import { framePlaceId, isTypeThrough, keepTyped, listLineId, press, rememberEnter, typedBefore } from './hand-over';
 import { aFrame } from './a-frame';
 import { showSheetLine } from './sheet-line';

@@ -1,17 +1,4 @@
-/** A row of the list of sheets, as it is drawn before the application is there. */
-export interface FirstRow {
-  readonly id: string;
-  readonly title: string;
-  /** Figures with their words: length, rounds, punches. */
-  readonly figures: readonly (readonly [figure: string, word: string])[];
-}
-
-/** The list of sheets as it stood when it was last seen. */
-export interface FirstList {
-  readonly rows: readonly FirstRow[];
-  /** Whether the hint stands above it. */
-  readonly hint: boolean;
-}
+import type { FirstList, FirstRow } from './first-row';
 
 /** More rows than a screen holds need not be there at once. */
 export const mostFirstRows = 12;

@@ -143,7 +143,7 @@ describe('a backup', () => {
     expect(packed.size).toBeLessThan(1_000_000);
     const read = await TestBed.inject(BackupService).read(packed);
     expect(read.ok ? '' : read.problems[0]?.what).toContain('unpacks to more than a backup can be');
-  });
+  }, 60_000);
 
   it('of more than 20 million characters is made, and can be read', async () => {
     TestBed.configureTestingModule({ providers: testProviders() });
@@ -155,5 +155,5 @@ describe('a backup', () => {
     expect(await backups.backUp(new Date())).toEqual({ ok: true, value: { all: true } });
     const read = await backups.read(save.calls.mostRecent().args[1] as Blob);
     expect(read.ok && read.value.rows.choices.length).toBe(25);
-  });
+  }, 60_000);
 });

@@ -1,5 +1,5 @@
 import { sayClock, type Tally, type Timeline } from '../../core/index';
-import type { FirstRow } from '../first/first-list';
+import type { FirstRow } from '../first/first-row';
 import type { StoredSheet } from './database';
 
 /** What a list shows of a sheet beside its title, kept with it so that a list works nothing out. */

@@ -90,6 +90,7 @@ export class RunPage {
   readonly text = input<string>();
   readonly name = input<string>();
   protected readonly runner = inject(Runner);
+  protected readonly source = inject(RunSource);
   protected readonly settings = inject(SettingsService);
   private readonly sheets = inject(SheetsService);
   private readonly unfinishedRuns = inject(UnfinishedRunService);

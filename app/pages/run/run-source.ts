@@ -1,5 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
-import { handOver, type Moment, type RunClock, type SourceTime } from '../../../core/index';
+import { handOver, type Milliseconds, type Moment, type RunClock, type SourceTime } from '../../../core/index';
 import { SoundService } from '../../services/sound.service';
 
 /** The two clocks drift less than this between two looks, unless one of them has jumped. */
@@ -49,10 +49,21 @@ export class RunSource {
     return source;
   }
 
-  /** Where the clock has run on while nobody looked, by more than a class stands still for: its reading before that; else null. */
+  private readonly sleep = signal<Milliseconds>(0);
+  /** How long the device slept in a run that has stood since; 0 where it did not. */
+  readonly slept = this.sleep.asReadonly();
+
+  /**
+   * Where the clock of a running session has run on while nobody looked, by more than a class stands still for: its reading
+   * before that; else null.
+   */
   sleptFrom(): SourceTime | null {
     const before = this.last();
-    return this.read() - before > sleepMs ? before : null;
+    const audio = this.onAudio ? this.sound.now() : null;
+    // Either clock may have run on: sound that the device took away stands, while the page's clock does not.
+    const ms = Math.max(performance.now() - this.page, audio === null ? 0 : audio - before);
+    this.sleep.set(ms > sleepMs ? ms : 0);
+    return ms > sleepMs ? before : null;
   }
 
   now(): Moment {

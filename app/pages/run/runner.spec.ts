@@ -104,9 +104,9 @@ describe('the runner', () => {
     sound.at = 5000;
     await until(() => sound.played.length > 0);
     expect(sound.played[0]?.kind).toBe('start bell');
-    expect(runner.silent()).toBeFalse();
+    expect(TestBed.inject(RunSource).silent()).toBeFalse();
     sound.at = null;
-    await until(() => runner.silent());
+    await until(() => TestBed.inject(RunSource).silent());
   });
 
   it('is held by one change of pace while its key is held down, taken back at once', async () => {
@@ -244,10 +244,10 @@ describe('the runner', () => {
     await jump(3_600_000);
     expect(runner.state()?.phase).toBe('paused');
     expect(runner.position()).toBe(4000);
-    expect(runner.slept()).toBeGreaterThanOrEqual(3_599_000);
+    expect(TestBed.inject(RunSource).slept()).toBeGreaterThanOrEqual(3_599_000);
     runner.toggle();
     await go(2000);
-    expect([runner.state()?.phase, runner.position(), runner.slept()]).toEqual(['running', 6000, 0]);
+    expect([runner.state()?.phase, runner.position(), TestBed.inject(RunSource).slept()]).toEqual(['running', 6000, 0]);
   });
 
   it('takes back what was pressed last: a change made in a hold, then the hold by going on, and a jump', async () => {

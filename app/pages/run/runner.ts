@@ -19,7 +19,6 @@ import {
   stopNow,
   takeJumpBack,
   takeUp,
-  type Milliseconds,
   type Moment,
   type RunState,
   type SessionTime,
@@ -90,10 +89,6 @@ export class Runner {
     if (state?.phase === 'held' && this.pressed() === 'hold') return 'everyone with me';
     return jump ? jumpNames[jump.what as keyof typeof jumpNames] : this.live.last();
   });
-  /** Whether it goes on without sound, since the device gives none; it sounds as soon as it can. */
-  readonly silent = this.source.silent;
-  /** How long the device slept in a run that has stood since; 0 where it did not. */
-  readonly slept = signal<Milliseconds>(0);
   private rate = 1;
   private frame = 0;
   /** Between the press and the first second: a second press begins nothing. */
@@ -281,7 +276,6 @@ export class Runner {
   /** A new state by somebody's doing: what was planned ahead is silenced and planned anew. */
   private set(state: RunState): void {
     this.state.set(state);
-    this.slept.set(0);
     this.source.read();
     this.sounds.replan(this.state());
     this.sounds.schedule(state, this.rate);
@@ -299,9 +293,9 @@ export class Runner {
   private look(): void {
     const [state, timeline] = [this.state(), this.timeline()];
     if (!state || !timeline || state.phase === 'over') return;
+    if (this.noticeSleep(state)) return;
     this.changeClocks(state);
     this.source.lookForSilence(state.phase === 'running');
-    if (this.noticeSleep()) return;
     this.noticeJump();
     const before = this.state() ?? state;
     const noticed = notice(before, timeline, this.source.now());
@@ -318,13 +312,10 @@ export class Runner {
   }
 
   /** Nobody trained while the device slept: the session stands at the last second that was seen, and its coach decides. */
-  private noticeSleep(): boolean {
-    const state = this.state();
-    const from = this.source.sleptFrom();
-    if (from === null || state?.phase !== 'running') return false;
-    this.set(pause(state, { source: from, wall: Date.now() }));
-    this.slept.set(this.source.source() - from);
-    return true;
+  private noticeSleep(state: RunState): boolean {
+    const from = state.phase === 'running' ? this.source.sleptFrom() : null;
+    if (from !== null) this.set(pause(state, { source: from, wall: Date.now() }));
+    return from !== null;
   }
 
   /** What was put ahead on a clock that has jumped is planned anew: nothing of it sounds together at the wrong moment. */
