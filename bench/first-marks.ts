@@ -31,7 +31,7 @@ export function installMarks(): void {
   const look = (): void => {
     if (document.querySelector('bare-root button')) drawn('bare');
     if (document.querySelector('.sheet-list li')) drawn('list');
-    if (document.querySelector('kt-run-page .start')) drawn('clock');
+    if (document.querySelector('kt-run-page .start:not([disabled])')) drawn('clock');
     const line = document.querySelector<HTMLInputElement>(
       '#first-frame:not([hidden]) input, kt-type-and-go .goals input',
     );

@@ -96,6 +96,7 @@ test('killed at a random moment while editing: everything that was shown as save
   try {
     let page = await browser.open(`${baseURL}/sheets`);
     await page.getByRole('button', { name: 'New sheet' }).first().click();
+    await page.waitForURL(/\/sheets\/./);
     await page.getByLabel('Type a combination').waitFor();
     const address = page.url();
     let saved = 0;
