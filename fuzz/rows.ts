@@ -8,7 +8,7 @@ import { damagedData } from './inputs';
 const { sheets, log, book, room } = demoRows(Date.UTC(2026, 10, 23));
 
 /** Rows as they are stored now, and as versions before stored them: without revisions, figures or a count of changes, and sheets of the first version. */
-const seeds: readonly { readonly store: 'sheets' | 'log' | 'book'; readonly row: unknown }[] = [
+const seeds: readonly { readonly store: 'sheets' | 'log' | 'book'; readonly row: { readonly id: string } }[] = [
   ...sheets.slice(0, 2).flatMap((row) => {
     const { figures: _, ...before } = row;
     const first = { ...before, sheet: { ...row.sheet, version: 1 } };
@@ -28,11 +28,11 @@ export interface DamagedRow {
   readonly row: StoredRecord;
 }
 
-/** A stored row after an accident, under a key, as storage has none without. */
+/** A stored row after an accident, under its own id, as storage has none without. */
 export const damagedRow: fc.Arbitrary<DamagedRow> = fc.constantFrom(...seeds).chain(({ store, row }) =>
   damagedData([row]).map((data) => ({
     store,
-    row: { ...(typeof data === 'object' && data !== null ? data : {}), id: 'x' },
+    row: { ...(typeof data === 'object' && data !== null ? data : {}), id: row.id },
   })),
 );
 
