@@ -66,13 +66,17 @@ export function rememberEnter(line: HTMLElement): void {
   });
 }
 
+/** The frame that a line stands in; the other line may stand in one of its own by then. */
+const frameOf = (line: HTMLElement): Element | null => line.closest(`#${framePlaceId}`);
+
 /** Moves the line of the list into a place of the page that now stands, with its focus; the frame it stood in goes. */
 export function placeFirstLine(place: HTMLElement): void {
   const line = document.getElementById(listLineId);
   if (!line) return;
   const { focus } = stateOf(line);
+  const frame = frameOf(line);
   place.append(line);
-  document.getElementById(framePlaceId)?.remove();
+  frame?.remove();
   if (!focus) return;
   const input = line.querySelector('input');
   // An element that is moved loses its focus.
@@ -85,8 +89,8 @@ export function takeFirstLine(id: LineId): FirstLine | null {
   const line = document.getElementById(id);
   if (!line) return null;
   const state = stateOf(line);
+  frameOf(line)?.remove();
   line.remove();
-  document.getElementById(framePlaceId)?.remove();
   return state;
 }
 
