@@ -140,8 +140,8 @@ describe('what the browser keeps', () => {
     const left = spyOn(store, 'write').and.returnValue(new Promise(() => undefined));
     void runs.finish(key, entryOfBrokenOff(key, run, compile(sheet)));
     left.and.callThrough();
-    const anew = TestBed.runInInjectionContext(() => new UnfinishedRunService());
-    expect(await firstValueFrom(anew.all$)).toEqual([]);
+    const nextVisit = TestBed.runInInjectionContext(() => new UnfinishedRunService());
+    expect(await firstValueFrom(nextVisit.all$)).toEqual([]);
     const database = await store.database();
     await until(() => localStorage.getItem(`keen-tempo ended run ${key}`) === null);
     expect([await database.log.count(), await database.runs.count()]).toEqual([1, 0]);

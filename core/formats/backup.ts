@@ -10,7 +10,7 @@ import { readVersioned, type FromFile } from './sheet-json';
 /** The format's name in every backup, and the version that is written (docs/formats/backup.md). */
 export const backupFormat = 'keen-tempo/backup';
 export const backupVersion = 1;
-/** Ten years of daily classes, each entry with its sheet, are a third of it (estimated from the demo's entries). */
+/** 7 200 entries make a little over 20 million: room for far more than ten years, and less than a browser's longest text. */
 export const mostBackupCharacters = 400_000_000;
 
 const kept = {
