@@ -50,6 +50,10 @@ for (const view of views)
       const url = new URL(request.url());
       if (url.hostname !== 'localhost' && !['blob:', 'data:'].includes(url.protocol)) elsewhere.push(request.url());
     });
+    const refused: string[] = [];
+    page.on('console', (message) => {
+      if (message.text().includes('Content Security Policy')) refused.push(message.text());
+    });
     await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
     await page.goto(view.path);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
@@ -69,6 +73,8 @@ for (const view of views)
         .toBeLessThanOrEqual(0);
     }
     expect(elsewhere).toEqual([]);
+    // Styles come with the page's nonce, or not at all.
+    expect(refused).toEqual([]);
   });
 
 test('forced colours: the focus is seen, and the two hands are told apart without colour', async ({ page }) => {

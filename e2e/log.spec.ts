@@ -211,3 +211,30 @@ for (const timezoneId of ['Europe/Berlin', 'America/Los_Angeles', 'Pacific/Auckl
     await expect(page.getByText('has every session of this programme where it is')).toBeVisible();
     await context.close();
   });
+
+// In the evening of a day on which clocks change there (IANA tz database).
+const lateEvenings = [
+  ['Europe/Berlin', '2026-03-29', '2026-03-29T23:30:00+02:00'],
+  ['America/Los_Angeles', '2026-03-08', '2026-03-08T23:30:00-07:00'],
+  ['Pacific/Auckland', '2026-04-05', '2026-04-05T23:30:00+12:00'],
+] as const;
+for (const [timezoneId, day, moment] of lateEvenings)
+  test(`a session late in the evening is in the log and in its CSV under its own day, in ${timezoneId}`, async ({
+    browser,
+    baseURL,
+  }) => {
+    const context = await browser.newContext({ timezoneId, serviceWorkers: 'block', ...(baseURL ? { baseURL } : {}) });
+    const page = await context.newPage();
+    await page.clock.setFixedTime(new Date(moment));
+    await page.goto('/log');
+    await page.getByRole('button', { name: 'By hand' }).click();
+    const hand = page.getByRole('form', { name: 'A session by hand' });
+    await hand.getByLabel('What it was').fill('Late shift');
+    await hand.getByLabel('Minutes').fill('20');
+    await hand.getByLabel('At', { exact: true }).fill('23:30');
+    await hand.getByRole('button', { name: 'Put it in' }).click();
+    await expect(page.getByRole('row', { name: /Late shift/ })).toBeVisible();
+    const rows = await saved(page, () => page.getByRole('button', { name: 'CSV out' }).click());
+    expect(rows).toMatch(new RegExp(`,${day},23:30,Late shift,20,`));
+    await context.close();
+  });

@@ -149,10 +149,10 @@ test('a wall that loses the line counts on and comes back; a reload of the table
   await expect(wall.getByRole('timer')).toHaveText((await page.getByRole('timer').textContent()) ?? '');
 });
 
-test('a server that is started anew: a wall that is back before the tablet waits for it, says so, and follows again', async ({
+test('a restarted server: a screen and a remote that are back before the tablet wait for it, and go on', async ({
   browser,
 }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(120_000);
   const port = 4390;
   const folder = copyOfBuild('test-results/restart');
   let server = await serve(folder, port);
@@ -160,24 +160,122 @@ test('a server that is started anew: a wall that is back before the tablet waits
   const page = await context.newPage();
   try {
     const code = await openRoom(page);
-    const wall = await (await browser.newContext({ baseURL: `http://localhost:${port}` })).newPage();
+    await page.getByRole('button', { name: 'Show its QR code' }).click();
+    const address = new URL((await page.getByText(/\/remote#/).textContent()) ?? '');
+    const others = await browser.newContext({ baseURL: `http://localhost:${port}` });
+    const [wall, remote] = [await others.newPage(), await others.newPage()];
     await wall.goto(`/wall/${code}`);
     await expect(wall.getByRole('timer')).toBeVisible();
+    await remote.goto(address.pathname + address.hash);
     await page.keyboard.press('Escape');
     await page.keyboard.press('Space');
     await expect(wall.getByText('Ready.')).toHaveCount(0);
-    // The tablet is slow to come back: the wall asks several times for a room that is not there yet.
+    await expect(remote.getByRole('button', { name: 'Pause' })).toBeVisible();
+    // The tablet is slow to come back: the screens ask several times for a room that is not there yet.
     await context.setOffline(true);
     await end(server);
     server = await serve(folder, port);
     await wall.waitForTimeout(6000);
-    await expect(wall.getByRole('timer')).toBeVisible();
-    await expect(wall.getByText('No room has this code now')).toHaveCount(0);
+    for (const each of [wall, remote]) {
+      await expect(each.getByRole('timer')).toBeVisible();
+      await expect(each.getByRole('alert')).toHaveCount(0);
+    }
     await context.setOffline(false);
-    await page.keyboard.press('Space');
+    // The remote presses with the secret that it had before.
+    await expect(async () => {
+      await remote.getByRole('button', { name: 'Pause' }).click({ timeout: 500 });
+      await expect(page.getByText('Paused').first()).toBeVisible({ timeout: 1000 });
+    }).toPass({ timeout: 30_000 });
     await expect(wall.getByText('Paused').first()).toBeVisible({ timeout: 30_000 });
   } finally {
     await end(server);
     await context.close();
   }
+});
+
+/** A copy of a tab, with a copy of what the tab remembers, as a browser's own *Duplicate* makes it. */
+async function duplicate(page: Page): Promise<Page> {
+  const [copy] = await Promise.all([page.waitForEvent('popup'), page.evaluate(() => void open(location.href))]);
+  await expect(copy.getByRole('button', { name: 'Show on walls' })).toBeVisible();
+  return copy;
+}
+
+test('a duplicated tab leaves the screens to the run that they follow', async ({ page, browser }) => {
+  const code = await openRoom(page);
+  const wall = await joinWall(browser, code);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Space');
+  await expect(wall.getByText('Get ready').first()).toBeVisible();
+  const copy = await duplicate(page);
+  await copy.getByRole('button', { name: 'Show on walls' }).click();
+  await expect(copy.getByText(/^Code: /)).not.toHaveText(`Code: ${code}`);
+  await page.bringToFront();
+  await page.keyboard.press('Space');
+  await expect(wall.getByText('Paused').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Show on walls' }).click();
+  await expect(page.getByText(`Code: ${code}`)).toBeVisible();
+});
+
+test('where tabs cannot see each other, the one that is replaced is told, and takes the screens back by a press only', async ({
+  page,
+  browser,
+}) => {
+  // As over plain http: no locks.
+  await page.context().addInitScript(() => delete (Navigator.prototype as { locks?: unknown }).locks);
+  const frames: string[] = [];
+  page.on('websocket', (socket) => socket.on('framereceived', ({ payload }) => frames.push(String(payload))));
+  const code = await openRoom(page);
+  const wall = await joinWall(browser, code);
+  const copy = await duplicate(page);
+  const told = (each: Page) => each.getByText('Another tab or window shares with these screens now.');
+  await expect(told(page)).toBeVisible();
+  const before = frames.length;
+  await page.waitForTimeout(4000);
+  await expect(told(page)).toBeVisible();
+  expect(frames.length - before).toBe(0);
+  await page.getByRole('button', { name: 'Share from here instead' }).click();
+  await expect(page.getByText(`Code: ${code}`)).toBeVisible();
+  await copy.getByRole('button', { name: 'Show on walls' }).click();
+  await expect(told(copy)).toBeVisible();
+  await expect(wall.getByRole('timer')).toBeVisible();
+});
+
+test('a remote that presses without end does not hold the tablet up: Stop stops, and it is kept out when it is removed', async ({
+  page,
+  browser,
+}) => {
+  await openRoom(page);
+  await page.getByRole('button', { name: 'Show its QR code' }).click();
+  const address = new URL((await page.getByText(/\/remote#/).textContent()) ?? '');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('timer')).toBeVisible();
+  const remote = await screen(browser, 390, 844);
+  await remote.goto(address.pathname + address.hash);
+  await expect(remote.getByRole('button', { name: 'Pause' })).toBeVisible();
+  // Not our page: a program that has the secret, and sends eighteen a second for ten seconds.
+  const [code = '', secret = ''] = address.hash.slice(1).split('.');
+  const stopped = await remote.evaluate(
+    async ([room, control]) => {
+      const socket = new WebSocket(`ws://${location.host}/live`);
+      await new Promise((done) => (socket.onopen = done));
+      socket.send(JSON.stringify({ kind: 'control', code: room, secret: control }));
+      const wait = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
+      for (let number = 1; number <= 180; number += 1) {
+        socket.send(JSON.stringify({ kind: 'press', number, press: { kind: 'pace', by: number % 2 ? 0.1 : -0.1 } }));
+        await wait(55);
+      }
+      socket.send(JSON.stringify({ kind: 'press', number: 181, press: { kind: 'deed', deed: 'stop' } }));
+      return Date.now();
+    },
+    [code, secret] as const,
+  );
+  await expect(page.getByRole('button', { name: 'End the run' })).toBeVisible();
+  expect(await page.evaluate(() => Date.now())).toBeLessThan(stopped + 5000);
+  await page.getByRole('button', { name: 'Go on', exact: true }).click();
+  await page.getByRole('button', { name: 'Show on walls' }).click();
+  await page.getByRole('button', { name: /^Shut out r1/ }).click();
+  await expect(remote.getByRole('alert')).toHaveText('The coach has shut this remote out.');
+  await remote.reload();
+  await expect(remote.getByRole('alert')).toContainText('may not press any more');
 });

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { demoSheets } from '../demo/sheets';
 import { askedSchema } from '../app/offline/messages';
 import { emptySheet, readMessage, serverSchema, wallSheet } from '../core/index';
-import { Rooms, type Line } from '../server/rooms';
+import type { Line } from '../server/room';
+import { Rooms } from '../server/rooms';
 import { damagedData } from './inputs';
 
 const secret = 's'.repeat(24);
@@ -12,7 +13,7 @@ const sheets = [emptySheet(() => 'id', 'Rounds'), ...demoSheets.slice(0, 1)].map
 /** What goes over the channel, from whoever. No recorded messages of older versions are kept: theirs are guessed by leaving fields out. */
 const messages: readonly unknown[] = [
   { kind: 'open', secret },
-  { kind: 'open', code: 'BCDFG', secret },
+  { kind: 'open', secret, room: { code: 'BCDFG', control: secret, pass: secret } },
   { kind: 'join', code: 'BCDFG' },
   { kind: 'control', code: 'BCDFG', secret },
   { kind: 'ping', t0: 1.5 },
@@ -58,7 +59,7 @@ class Quiet implements Line {
  */
 export function channelHolds(texts: readonly string[]): boolean {
   let now = 0;
-  const rooms = new Rooms({ now: () => (now += 50) });
+  const rooms = new Rooms({ now: () => (now += 50), later: (_ms, task) => task() });
   const host = new Quiet();
   const coach = rooms.enter(host);
   coach.hear(JSON.stringify({ kind: 'open', secret }));

@@ -1,4 +1,4 @@
-import type { RoomClock } from './rooms';
+import type { RoomClock } from './room';
 
 /** How often something may be done: so many at once, and so many a second after that (a token bucket). */
 export class Allowance {
@@ -20,16 +20,16 @@ export class Allowance {
     this.seen = now;
   }
 
-  /** Whether once more is allowed. */
-  has(): boolean {
+  /** Whether so much is left. */
+  has(much = 1): boolean {
     this.fill();
-    return this.left >= 1;
+    return this.left >= much;
   }
 
-  /** Takes one; false where none is left. */
-  take(): boolean {
-    if (!this.has()) return false;
-    this.left -= 1;
+  /** Takes so much; false where less is left. */
+  take(much = 1): boolean {
+    if (!this.has(much)) return false;
+    this.left -= much;
     return true;
   }
 

@@ -12,7 +12,7 @@ describe('the server', () => {
 
   beforeAll(async () => {
     const folder = mkdtempSync(join(tmpdir(), 'served-'));
-    writeFileSync(join(folder, 'index.html'), '<title>first page</title>');
+    writeFileSync(join(folder, 'index.html'), '<title>first page</title><kt-root></kt-root>');
     writeFileSync(join(folder, 'main-ABCDEF12.js'), 'export {};');
     writeFileSync(join(folder, 'chunk-ABCDEF34.js'), 'as it was written');
     writeFileSync(join(folder, 'chunk-ABCDEF34.js.gz'), gzipSync('as the build compressed it'));
@@ -58,10 +58,23 @@ describe('the server', () => {
     expect(page.headers.get('content-security-policy')).toContain("script-src 'self'");
   });
 
+  it('gives each first page a nonce of its own, under which its styles may be used', async () => {
+    const pages = [await fetch(base), await fetch(`${base}/index.html`), await fetch(`${base}/sheets`)];
+    const nonces = await Promise.all(
+      pages.map(async (page) => {
+        const inPage = /<kt-root ngCspNonce="([^"]+)">/.exec(await page.text())?.[1] ?? '';
+        expect(page.headers.get('content-security-policy')).toContain(`style-src 'self' 'nonce-${inPage}'`);
+        return inPage;
+      }),
+    );
+    expect(new Set(nonces).size).toBe(3);
+    expect(Buffer.from(nonces[0] ?? '', 'base64').length).toBe(16);
+  });
+
   it('leads to its https address, to a path of its own only, and says what to do where it has none', async () => {
     const none = await fetch(`${base}/secure?to=/settings`);
     expect([none.status, await none.text()]).toEqual([404, jasmine.stringContaining('HOST=0.0.0.0 npm start')]);
-    const app = createApp(mkdtempSync(join(tmpdir(), 'secure-')), undefined, () => 4174);
+    const app = createApp(mkdtempSync(join(tmpdir(), 'secure-')), { securePort: () => 4174 });
     const server = await new Promise<Server>((done) => {
       const listening = app.listen(0, '127.0.0.1', () => done(listening));
     });

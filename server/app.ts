@@ -1,9 +1,22 @@
-import { existsSync } from 'node:fs';
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
 import { extname, join } from 'node:path';
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import helmet from 'helmet';
+import { Hosts, onlyFor } from './hosts';
+
+/** Where Angular begins in the first page: it puts the nonce that it finds there on its styles. */
+const rootElement = '<kt-root>';
+
+/** A new nonce for each answer; the first page is sent with it. */
+const freshNonce: RequestHandler = (_request, response, next) => {
+  response.locals['nonce'] = randomBytes(16).toString('base64');
+  next();
+};
+const nonceOf = (response: object): string =>
+  String('locals' in response && (response.locals as Record<string, unknown>)['nonce']);
 
 /** The security headers: nothing from elsewhere, since every script, style, font and picture ships with the application. */
 const headers = helmet({
@@ -13,20 +26,33 @@ const headers = helmet({
       defaultSrc: ["'self'"],
       // WebAssembly is for the MP3 encoder, which ships with the application.
       scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-      // Angular and Material set styles from script.
-      styleSrc: ["'self'", "'unsafe-inline'"],
+      // Angular, Material and the text editor make style elements by script.
+      styleSrc: ["'self'", (_request, response) => `'nonce-${nonceOf(response)}'`],
       imgSrc: ["'self'", 'data:', 'blob:'],
       connectSrc: ["'self'", 'data:'],
       // Silence and a picture nobody sees: they keep the screen on, and give a page the keys of a headset.
       mediaSrc: ["'self'", 'blob:', 'data:'],
       objectSrc: ["'none'"],
       baseUri: ["'self'"],
+      formAction: ["'none'"],
       frameAncestors: ["'none'"],
     },
   },
   // Served over plain http on this machine: a browser told to use https would find nothing.
   strictTransportSecurity: false,
 });
+
+/** The first page, with the nonce of its answer in it. */
+const firstPageOf =
+  (folder: string): RequestHandler =>
+  (request, response) => {
+    const file = join(folder, 'index.html');
+    const isPage = extname(request.path) === '' || request.path === '/index.html';
+    if (isPage && existsSync(file)) {
+      const page = readFileSync(file, 'utf8').replace(rootElement, `<kt-root ngCspNonce="${nonceOf(response)}">`);
+      response.set('Cache-Control', 'no-cache').type('html').send(page);
+    } else response.status(404).type('text').send('Not found');
+  };
 
 /** Nothing is ever sent to this server: other methods, and bodies, are turned away unread. */
 const readingOnly: RequestHandler = (request, response, next) => {
@@ -67,15 +93,26 @@ const plainErrors: ErrorRequestHandler = (error: unknown, _request, response, ne
     .send(status === 404 ? 'Not found' : known ? unreadable : 'Something went wrong');
 };
 
+export interface AppOptions {
+  /** The names under which it may be asked for; this machine's own where none are given. */
+  readonly hosts?: Hosts;
+  /** The certificate that devices may come to trust. */
+  readonly authority?: string;
+  /** Where it is served by https, too. */
+  readonly securePort?: () => number | null;
+}
+
 /**
  * The server of the built application: its files, and the first page for every address inside it. A missing file is
- * not found, never the first page. `authority` is the certificate that devices may come to trust; `securePort` is where it
- * is served by https, too.
+ * not found, never the first page.
  * @example createApp('/…/dist/app/browser').listen(4173, '127.0.0.1')
  */
-export function createApp(folder: string, authority?: string, securePort: () => number | null = () => null): Express {
+export function createApp(folder: string, options: AppOptions = {}): Express {
+  const { hosts = new Hosts(), authority, securePort = () => null } = options;
   const app = express();
   app.disable('x-powered-by');
+  app.use(onlyFor(hosts));
+  app.use(freshNonce);
   app.use(headers);
   app.use(readingOnly);
   app.use(readableOnly);
@@ -92,6 +129,8 @@ export function createApp(folder: string, authority?: string, securePort: () => 
     if (port === null) response.status(404).type('text').send(noHttps);
     else response.redirect(302, `https://${request.hostname}:${port}${path}`);
   });
+  const firstPage = firstPageOf(folder);
+  app.get('/index.html', firstPage);
   app.use(
     // What the build has compressed is sent as it lies there; the rest is compressed on its way.
     expressStaticGzip(folder, {
@@ -107,11 +146,7 @@ export function createApp(folder: string, authority?: string, securePort: () => 
       },
     }),
   );
-  app.get('/{*path}', (request, response) => {
-    const first = join(folder, 'index.html');
-    if (extname(request.path) !== '' || !existsSync(first)) response.status(404).type('text').send('Not found');
-    else response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: folder });
-  });
+  app.get('/{*path}', firstPage);
   app.use(plainErrors);
   return app;
 }

@@ -3,6 +3,7 @@ import { get, type Server } from 'node:http';
 import { connect, type AddressInfo, type Socket } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Hosts } from './hosts';
 import { doorOf, errorLine, greeting, serverOf } from './listen';
 
 /** Sends bytes as they are and gives back all that comes until the connection is closed. */
@@ -17,7 +18,8 @@ function raw(port: number, bytes: string): Promise<string> {
   });
 }
 
-const request = (line: string, more = ''): string => `${line} HTTP/1.1\r\nHost: x\r\nConnection: close\r\n${more}\r\n`;
+const request = (line: string, more = ''): string =>
+  `${line} HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n${more}\r\n`;
 
 describe('the door', () => {
   let server: Server;
@@ -27,7 +29,7 @@ describe('the door', () => {
   beforeAll(async () => {
     writeFileSync(join(folder, 'index.html'), '<title>first page</title>');
     writeFileSync(join(folder, '.hidden'), 'secret');
-    server = serverOf(folder, { headersMs: 1500, requestMs: 2000 });
+    server = serverOf(folder, { waits: { headersMs: 1500, requestMs: 2000 } });
     await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
     ({ port } = server.address() as AddressInfo);
   });
@@ -59,6 +61,28 @@ describe('the door', () => {
     expect(await raw(port, request('GET /%'))).toContain('This address cannot be read');
   });
 
+  it('answers by its own names alone, so that no page of another name leads here (DNS rebinding)', async () => {
+    const ask = (host: string) => raw(port, `GET / HTTP/1.1\r\nHost: ${host}\r\nConnection: close\r\n\r\n`);
+    const own = ['localhost', `localhost:${port}`, `127.0.0.1:${port}`, 'LOCALHOST', '[::1]:80'];
+    for (const host of own)
+      expect(await ask(host))
+        .withContext(host)
+        .toMatch(/^HTTP\/1\.1 200 /);
+    const others = ['evil.example', 'localhost.evil.example', '127.0.0.1.evil.example', '192.0.2.7', 'x y', ''];
+    for (const host of others) {
+      const answer = await ask(host);
+      expect(answer)
+        .withContext(host)
+        .toMatch(/^HTTP\/1\.1 4\d\d /);
+      expect(answer).withContext(host).not.toContain('first page');
+    }
+    expect(await ask('evil.example')).toContain('ALLOW_HOST=name npm start adds a name');
+    expect([own.length, others.length]).toEqual([5, 6]);
+    const hosts = new Hosts('192.0.2.7', 'Gym.example, fd00::7');
+    const names = ['192.0.2.7:80', 'gym.example:80', '[fd00::7]', 'localhost', 'gym2.example'];
+    expect(names.filter((name) => hosts.allows(name))).toEqual(names.slice(0, 4));
+  });
+
   it('takes nothing in: other methods and bodies are turned away unread', async () => {
     expect(await raw(port, request('POST /', 'Content-Length: 1000000000\r\n'))).toMatch(/^HTTP\/1\.1 405 /);
     expect(await raw(port, request('DELETE /sheets'))).toMatch(/^HTTP\/1\.1 405 /);
@@ -81,7 +105,7 @@ describe('the door', () => {
         () =>
           new Promise<Socket>((done, failed) => {
             const socket = connect(port, '127.0.0.1', () => {
-              socket.write('GET / HTTP/1.1\r\nHost: x\r\nX-Slow: ');
+              socket.write('GET / HTTP/1.1\r\nHost: localhost\r\nX-Slow: ');
               done(socket);
             });
             socket.on('error', failed);
@@ -120,7 +144,9 @@ describe('the door', () => {
     expect(policy).toContain("script-src 'self' 'wasm-unsafe-eval'");
     expect(policy).toContain("frame-ancestors 'none'");
     expect(policy).not.toContain('upgrade-insecure-requests');
+    expect(policy).toContain("form-action 'none'");
     expect(policy).not.toContain('http');
+    expect(policy).not.toContain('unsafe-inline');
     expect([named('x-content-type-options'), named('referrer-policy')]).toEqual(['nosniff', 'no-referrer']);
     expect(head.toLowerCase()).not.toContain('strict-transport-security');
     expect(head.toLowerCase()).not.toContain('x-powered-by');
@@ -130,13 +156,16 @@ describe('the door', () => {
     expect(doorOf({})).toEqual({ host: '127.0.0.1', port: 4173, httpsPort: 4174 });
     expect(doorOf({ PORT: '8080', HOST: '0.0.0.0' })).toEqual({ host: '0.0.0.0', port: 8080, httpsPort: 8081 });
     expect(doorOf({ HTTPS_PORT: '8443' })).toEqual({ host: '127.0.0.1', port: 4173, httpsPort: 8443 });
-    expect(greeting({ host: '127.0.0.1', port: 4173, httpsPort: 4174 })).toEqual([
-      'Keen Tempo is at http://localhost:4173',
-    ]);
-    const lines = greeting({ host: '192.0.2.7', port: 80, httpsPort: 81 });
-    expect(lines[0]).toBe('Keen Tempo is at http://192.0.2.7:80');
-    expect(lines[1]).toContain('https://192.0.2.7:81 for devices that trust this machine');
-    expect(lines.at(-1)).toContain('Everybody in this network');
+    expect(greeting({ host: '127.0.0.1', port: 4173 }, null)).toEqual(['Keen Tempo is at http://localhost:4173']);
+    const https = { httpsPort: 81, fingerprint: '3A:9F' };
+    const lines = greeting({ host: '192.168.1.7', port: 80 }, https);
+    expect(lines[0]).toBe('Keen Tempo is at http://192.168.1.7:80');
+    expect(lines[1]).toContain('https://192.168.1.7:81 for devices that trust this machine');
+    expect(lines[3]).toBe('Compare the SHA-256 fingerprint before you trust it: 3A:9F');
+    expect(lines.at(-1)).toContain('Everyone in this network');
+    // Its authority may not vouch for an address of the internet.
+    expect(greeting({ host: '192.0.2.7', port: 80 }, https).join()).not.toContain('https://192.0.2.7');
+    expect(greeting({ host: '192.168.1.7', port: 80 }, null).join()).not.toContain('https');
   });
 
   it('says what is wrong with a port or a host in one line', () => {

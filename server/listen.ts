@@ -1,8 +1,8 @@
 import { createServer, type Server } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
-import { networkInterfaces } from 'node:os';
-import { createApp } from './app';
-import type { Certified } from './authority';
+import { addressesOf, hostsOf, inAddress, isEverywhere, isLocal } from './addresses';
+import { createApp, type AppOptions } from './app';
+import { isOwn, type Certified } from './authority';
 
 /** Where the server listens, as the environment says it. */
 export interface Door {
@@ -40,13 +40,15 @@ const wrongPort = (name: string, said: string | undefined, usual: number): strin
 /** Longest wait for a request's first line and headers, for the whole request, and between two on one connection. */
 const limits = { headersMs: 8000, requestMs: 10_000, idleMs: 5000, lookEveryMs: 1000, headerBytes: 16_384 } as const;
 
-/** The server of a folder with limits on what a caller may keep it waiting for; it does not listen yet. */
+/** The server of a folder with limits on what a caller may keep it waiting for; it does not listen yet. By https with a certificate. */
 export function serverOf(
   folder: string,
-  waits: { readonly headersMs: number; readonly requestMs: number } = limits,
-  https: { readonly own?: Certified; readonly authority?: string; readonly securePort?: () => number | null } = {},
+  options: AppOptions & {
+    readonly certificate?: Certified;
+    readonly waits?: { readonly headersMs: number; readonly requestMs: number };
+  } = {},
 ): Server {
-  const { own, authority, securePort } = https;
+  const { certificate, waits = limits } = options;
   const bounds = {
     maxHeaderSize: limits.headerBytes,
     headersTimeout: waits.headersMs,
@@ -54,44 +56,39 @@ export function serverOf(
     keepAliveTimeout: limits.idleMs,
     connectionsCheckingInterval: limits.lookEveryMs,
   };
-  const app = createApp(folder, authority, securePort);
-  const server = own ? createSecureServer({ ...own, ...bounds }, app) : createServer(bounds, app);
+  const app = createApp(folder, options);
+  const server = certificate
+    ? createSecureServer({ ...certificate, ...bounds, handshakeTimeout: waits.headersMs }, app)
+    : createServer(bounds, app);
   server.maxHeadersCount = 100;
   return server;
 }
 
-const isEverywhere = (host: string): boolean => host === '0.0.0.0' || host === '::';
-
-/** Addresses at which others in the network reach the server; none where it listens to its own machine alone. */
-export function addressesOf({ host, port }: Pick<Door, 'host' | 'port'>): string[] {
-  return hostsOf(host).map((address) => `http://${address.includes(':') ? `[${address}]` : address}:${port}`);
-}
-
-/** Addresses of this machine at which others reach it; none where it listens to itself alone. */
-export function hostsOf(host: string): string[] {
-  if (isLocal(host)) return [];
-  const all = Object.values(networkInterfaces()).flatMap((each) => each ?? []);
-  const reachable = isEverywhere(host) ? all.filter(({ internal }) => !internal) : [{ address: host }];
-  return reachable.map(({ address }) => address);
-}
-
-const isLocal = (host: string): boolean => host === 'localhost' || host === '::1' || host.startsWith('127.');
-
 /**
- * What is printed once the server listens: its addresses, and a warning where others can reach it.
- * @example greeting({ host: '127.0.0.1', port: 4173 })[0] // "Keen Tempo is at http://localhost:4173"
+ * What is printed once the server listens: its addresses, and a warning where others can reach it. `https` is where it is
+ * served to devices that trust its authority.
+ * @example greeting({ host: '127.0.0.1', port: 4173 }, null)[0] // "Keen Tempo is at http://localhost:4173"
  */
-export function greeting(door: Door): string[] {
+export function greeting(
+  door: Pick<Door, 'host' | 'port'>,
+  https: { readonly httpsPort: number; readonly fingerprint: string } | null,
+): string[] {
   const here = `Keen Tempo is at http://localhost:${door.port}`;
   if (isLocal(door.host)) return [here];
+  const secure = https ? hostsOf(door.host).filter(isOwn) : [];
   return [
     ...(isEverywhere(door.host) ? [here] : []),
     ...addressesOf(door).map((address) => `Keen Tempo is at ${address}`),
-    ...addressesOf({ host: door.host, port: door.httpsPort }).map(
-      (address) => `and at ${address.replace('http:', 'https:')} for devices that trust this machine`,
+    ...secure.map(
+      (host) => `and at https://${inAddress(host)}:${https?.httpsPort} for devices that trust this machine`,
     ),
-    `To trust it, open ${addressesOf(door)[0] ?? here}/authority.crt on the device and follow README, “On other devices”.`,
-    'Everybody in this network can open it there. It has no passwords: let it listen so only where you trust the network.',
+    ...(https
+      ? [
+          `To trust it, open ${addressesOf(door)[0] ?? here}/authority.crt on the device and follow README, “On other devices”.`,
+          `Compare the SHA-256 fingerprint before you trust it: ${https.fingerprint}`,
+        ]
+      : []),
+    'Everyone in this network can open it, and it has no passwords: let it listen there only if you trust the network.',
   ];
 }
 

@@ -18,7 +18,7 @@ describe('the live channel', () => {
     server = serverOf(folder);
     await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
     ({ port } = server.address() as AddressInfo);
-    channel = openLiveChannel([server], [], { helloMs: 150, beatMs: 100 });
+    channel = openLiveChannel([server], { waits: { helloMs: 150, beatMs: 100 } });
   });
 
   afterAll(() => {
@@ -46,6 +46,12 @@ describe('the live channel', () => {
         .withContext(String(origin))
         .toContain('403');
     expect(await ended(line(own(), '/other'))).toContain('404');
+    // A name that was led here: page and address have the same one, and it is not this server's.
+    const led = new WebSocket(`ws://127.0.0.1:${port}/live`, {
+      origin: `http://evil.example:${port}`,
+      headers: { host: `evil.example:${port}` },
+    });
+    expect(await ended(led)).toContain('403');
     const socket = line(own());
     await isOpen(socket);
     socket.send(JSON.stringify({ kind: 'open', secret: 's'.repeat(24) }));

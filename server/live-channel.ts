@@ -2,7 +2,10 @@ import type { IncomingMessage, Server } from 'node:http';
 import type { Duplex } from 'node:stream';
 import { WebSocket, WebSocketServer } from 'ws';
 import { wallLimits } from '../core/index';
-import { Rooms, type RoomClock } from './rooms';
+import { Hosts } from './hosts';
+import type { Passes } from './passes';
+import type { RoomClock } from './room';
+import { Rooms } from './rooms';
 
 /** Where the live channel is. */
 export const livePath = '/live';
@@ -10,12 +13,15 @@ export const livePath = '/live';
 const mostWaitingBytes = 8_000_000;
 
 /** The clock that everybody is brought to: it never goes back, and goes on where it was after a new start. */
-const steady: RoomClock = { now: () => performance.timeOrigin + performance.now() };
+const steady: RoomClock = {
+  now: () => performance.timeOrigin + performance.now(),
+  later: (ms, task) => void setTimeout(task, ms).unref(),
+};
 
 /** Pages of this server alone may speak here: a browser tells from where a page is, and nobody else's page may say another place. */
-function isOwnPage({ headers }: IncomingMessage): boolean {
+function isOwnPage({ headers }: IncomingMessage, hosts: Hosts): boolean {
   const { origin, host } = headers;
-  return origin !== undefined && URL.canParse(origin) && new URL(origin).host === host;
+  return origin !== undefined && URL.canParse(origin) && new URL(origin).host === host && hosts.allows(host);
 }
 
 function turnAway(socket: Duplex, status: string): void {
@@ -34,10 +40,16 @@ export interface LiveChannel {
  */
 export function openLiveChannel(
   servers: readonly Server[],
-  addresses: readonly string[] = [],
-  waits: { readonly helloMs: number; readonly beatMs: number } = wallLimits,
+  options: {
+    /** Addresses of this machine in its network, for the screens. */
+    readonly addresses?: readonly string[];
+    readonly hosts?: Hosts;
+    readonly passes?: Passes;
+    readonly waits?: { readonly helloMs: number; readonly beatMs: number };
+  } = {},
 ): LiveChannel {
-  const rooms = new Rooms(steady, addresses);
+  const { waits = wallLimits, hosts = new Hosts() } = options;
+  const rooms = new Rooms(steady, options.addresses, options.passes);
   const door = new WebSocketServer({ noServer: true, maxPayload: wallLimits.hostBytes, perMessageDeflate: false });
   const answered = new WeakMap<WebSocket, boolean>();
 
@@ -83,7 +95,7 @@ export function openLiveChannel(
     server.on('upgrade', (request, socket, head) => {
       socket.on('error', () => socket.destroy());
       if (request.url !== livePath) turnAway(socket, '404 Not Found');
-      else if (!isOwnPage(request)) turnAway(socket, '403 Forbidden');
+      else if (!isOwnPage(request, hosts)) turnAway(socket, '403 Forbidden');
       else if (door.clients.size >= wallLimits.rooms * wallLimits.guests) turnAway(socket, '503 Service Unavailable');
       else door.handleUpgrade(request, socket, head, (ready) => door.emit('connection', ready, request));
     });

@@ -1,13 +1,17 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
-import { authorityIn, certificateFor } from './authority';
-import { addressesOf, doorOf, errorLine, greeting, hostsOf, serverOf, type Door } from './listen';
+import { addressesOf, hostsOf } from './addresses';
+import { authorityIn, certificateFor, fingerprintOf, type Certified } from './authority';
+import { Hosts } from './hosts';
+import { doorOf, errorLine, greeting, serverOf, type Door } from './listen';
 import { openLiveChannel } from './live-channel';
+import { Passes, roomKeyIn } from './passes';
 
 // Beside this file when it is built, wherever it is started from.
 const beside = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
 const folder = beside('../app/browser');
+const keys = beside('../../.authority');
 
 /** Listens; the port it has come to, or null where it cannot, which is said. */
 function listen(server: Server, door: Pick<Door, 'host' | 'port'>): Promise<number | null> {
@@ -24,22 +28,20 @@ function listen(server: Server, door: Pick<Door, 'host' | 'port'>): Promise<numb
 
 /** By plain http; and where others can reach it, by https, too, for devices that trust this machine's authority. */
 async function start(door: Door): Promise<void> {
-  const hosts = hostsOf(door.host);
-  const authority = hosts.length > 0 ? await authorityIn(beside('../../.authority')) : null;
+  const hosts = new Hosts(door.host, process.env['ALLOW_HOST']);
+  const names = hostsOf(door.host);
+  const authority = names.length > 0 ? await authorityOrNull() : null;
   /** Where https is served, once it is. */
   let securePort: number | null = null;
-  const plain = serverOf(
-    folder,
-    undefined,
-    authority ? { authority: authority.cert, securePort: () => securePort } : {},
-  );
+  const offered = authority ? { authority: authority.cert, securePort: () => securePort } : {};
+  const plain = serverOf(folder, { hosts, ...offered });
   const port = await listen(plain, door);
   if (port === null) return;
   const servers = [plain];
   let httpsPort = door.httpsPort;
   if (authority) {
-    const own = await certificateFor(['localhost', '127.0.0.1', ...hosts], authority);
-    const secure = serverOf(folder, undefined, { own, authority: authority.cert });
+    const certificate = await certificateFor(['localhost', '127.0.0.1', ...names, ...hosts.given], authority);
+    const secure = serverOf(folder, { hosts, certificate, authority: authority.cert });
     const at = await listen(secure, { host: door.host, port: httpsPort });
     if (at === null) {
       plain.close();
@@ -49,8 +51,20 @@ async function start(door: Door): Promise<void> {
     securePort = at;
     servers.push(secure);
   }
-  openLiveChannel(servers, addressesOf({ ...door, port }));
-  for (const line of greeting({ host: door.host, port, httpsPort })) console.log(line);
+  const passes = new Passes(roomKeyIn(keys));
+  openLiveChannel(servers, { addresses: addressesOf({ ...door, port }), hosts, passes });
+  const trusted = authority ? { httpsPort, fingerprint: fingerprintOf(authority) } : null;
+  for (const line of greeting({ host: door.host, port }, trusted)) console.log(line);
+}
+
+/** Plain http starts in any case: without an authority there is no https, which is said. */
+async function authorityOrNull(): Promise<Certified | null> {
+  try {
+    return await authorityIn(keys, (why) => console.error(why));
+  } catch (error) {
+    console.error(`No https: the certificates in ${keys} cannot be made (${String(error)}).`);
+    return null;
+  }
 }
 
 const door = doorOf(process.env);

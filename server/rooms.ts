@@ -9,52 +9,26 @@ import {
   wallSchema,
   type Hello,
   type HostMessage,
-  type Member,
+  type Press,
   type Refusal,
   type RemoteMessage,
   type Role,
-  type ServerMessage,
   type WallMessage,
 } from '../core/index';
 import { Allowance } from './allowance';
-
-/** A line to somebody, whatever carries it. */
-export interface Line {
-  /** Where it comes from: wrong codes are counted by it. */
-  readonly from: string;
-  send(text: string): void;
-  close(): void;
-}
-
-/** What rooms go by; specs set the clock. */
-export interface RoomClock {
-  /** Milliseconds on the clock that everybody is brought to. */
-  now(): number;
-}
-
-interface Guest {
-  readonly id: string;
-  readonly role: Role;
-  readonly line: Line;
-  showing: Member['showing'];
-  /** Number of the last press that was taken. */
-  pressed: number;
-}
-
-interface Room {
-  readonly code: string;
-  readonly hostHash: Buffer;
-  /** Given to whoever may control; told to the tablet alone. */
-  readonly control: string;
-  readonly since: number;
-  host: Line | null;
-  /** When the tablet was last on the line. */
-  seen: number;
-  readonly guests: Map<string, Guest>;
-  /** Addresses that were shut out: they stay out for as long as there is the code. */
-  readonly shut: Set<string>;
-  next: number;
-}
+import { Passes, type RoomPass } from './passes';
+import {
+  sayMembers,
+  tell,
+  tellGuests,
+  tellHost,
+  tellMembers,
+  type Guest,
+  type Line,
+  type Room,
+  type RoomClock,
+} from './room';
+import { addressOf, Shares } from './shares';
 
 /** What a line has turned out to be. */
 type Place =
@@ -64,7 +38,8 @@ type Place =
 
 const hashOf = (secret: string): Buffer => createHash('sha256').update(secret).digest();
 /** In a time that does not depend on how much of it is right. */
-const isSame = (hash: Buffer, secret: string): boolean => timingSafeEqual(hash, hashOf(secret));
+const isSame = (one: string, other: string): boolean => timingSafeEqual(hashOf(one), hashOf(other));
+const freshSecret = (): string => randomBytes(18).toString('base64url');
 
 /**
  * The rooms of the live channel: a tablet that runs a session, walls that follow it, remotes that press for it. Nothing of a
@@ -72,13 +47,16 @@ const isSame = (hash: Buffer, secret: string): boolean => timingSafeEqual(hash, 
  */
 export class Rooms {
   private readonly rooms = new Map<string, Room>();
-  private readonly wrong = new Map<string, Allowance>();
+  private readonly shares: Shares;
 
   constructor(
     private readonly clock: RoomClock,
     /** Addresses of this machine in its network. */
     private readonly addresses: readonly string[] = [],
-  ) {}
+    private readonly passes = new Passes(randomBytes(32)),
+  ) {
+    this.shares = new Shares(clock);
+  }
 
   /** How many rooms there are, and who is in them. */
   count(): { readonly rooms: number; readonly guests: number } {
@@ -96,14 +74,22 @@ export class Rooms {
   } {
     let place: Place = { kind: 'new' };
     const allowance = new Allowance(wallLimits.perSecond, wallLimits.burst, this.clock);
+    const share = this.shares.of(line.from);
+    share.lines += 1;
+    const welcome = share.lines <= share.most.lines;
+    if (!welcome) this.refuse(line, 'too many from here');
     return {
       hear: (text) => {
-        if (!allowance.take()) this.refuse(line, 'too often');
+        if (!welcome) return;
+        if (!allowance.take() || !share.bytes.take(text.length)) this.refuse(line, 'too often');
         else if (place.kind === 'new') place = this.greet(line, text);
         else if (place.kind === 'host') this.hearHost(place.room, line, text);
         else this.hearGuest(place.room, place.guest, text);
       },
-      gone: () => this.leave(line, place),
+      gone: () => {
+        share.lines -= 1;
+        this.leave(line, place);
+      },
       said: () => place.kind !== 'new',
     };
   }
@@ -113,67 +99,105 @@ export class Rooms {
     const now = this.clock.now();
     for (const room of this.rooms.values())
       if (now - room.since > wallLimits.roomMs || (!room.host && now - room.seen > wallLimits.awayMs)) this.end(room);
-    for (const [from, allowance] of this.wrong) if (allowance.full()) this.wrong.delete(from);
+    this.shares.sweep();
   }
 
   private greet(line: Line, text: string): Place {
     const hello = text.length <= wallLimits.guestBytes ? readMessage(helloSchema, text) : null;
     if (!hello) return this.refuse(line, 'not understood');
     if (hello.kind === 'open') return this.open(line, hello);
-    if (!this.wrongOf(line).has()) return this.refuse(line, 'too often');
+    if (!this.shares.of(line.from).wrong.has()) return this.refuse(line, 'too often');
     const room = this.rooms.get(hello.code);
-    if (!room) return this.mistaken(line, 'no such code');
-    if (hello.kind === 'control' && !isSame(hashOf(room.control), hello.secret))
+    // The same words whether there is the room or not: a remote learns nothing of codes.
+    if (hello.kind === 'control' && !(room && isSame(room.control, hello.secret)))
       return this.mistaken(line, 'wrong secret');
-    if (room.shut.has(line.from)) return this.refuse(line, 'shut out');
+    if (!room) return this.mistaken(line, 'no such code');
+    if (room.shut.has(addressOf(line.from))) return this.refuse(line, 'shut out');
     if (room.guests.size >= wallLimits.guests) return this.refuse(line, 'too many');
     return this.join(room, line, hello.kind === 'control' ? 'remote' : 'wall');
   }
 
-  /** A tablet: its own room again where it still is, or a new one. */
-  private open(line: Line, { code, secret }: Extract<Hello, { kind: 'open' }>): Place {
-    const now = this.clock.now();
-    const known = code === undefined ? undefined : this.rooms.get(code);
-    if (known && isSame(known.hostHash, secret)) {
-      const before = known.host;
-      known.host = line;
-      known.seen = now;
-      before?.close();
-      this.tellHost(known, {
-        kind: 'opened',
-        code: known.code,
-        control: known.control,
-        addresses: [...this.addresses],
-      });
-      this.tellMembers(known);
-      this.tellGuests(known, { kind: 'host', here: true });
-      return { kind: 'host', room: known };
+  /**
+   * A tablet: the room that it proves to be its own, or a new one. A code alone opens nothing, whether its room is here or not:
+   * the answer is a new code, and tells nothing.
+   */
+  private open(line: Line, { secret, room: given }: Extract<Hello, { kind: 'open' }>): Place {
+    const own = given && this.passes.isRight(given, secret) ? given : null;
+    const known = own ? this.rooms.get(own.code) : undefined;
+    if (known && isSame(known.secret, secret)) return this.comeBack(known, line);
+    const share = this.shares.of(line.from);
+    const address = addressOf(line.from);
+    const ofAddress = [...this.rooms.values()].filter(({ from }) => from === address);
+    if (ofAddress.length >= share.most.rooms) {
+      // A room that its tablet has left makes place for a new one of the same address.
+      const left = ofAddress.find(({ host }) => host === null);
+      if (!left) return this.refuse(line, 'too many from here');
+      this.end(left);
     }
     if (this.rooms.size >= wallLimits.rooms) return this.refuse(line, 'too many');
+    if (!share.opens.take()) return this.refuse(line, 'too often');
+    return this.make(line, secret, known ? null : own);
+  }
+
+  private comeBack(room: Room, line: Line): Place {
+    const before = room.host;
+    room.host = line;
+    room.seen = this.clock.now();
+    if (before) {
+      tell(before, { kind: 'replaced' });
+      before.close();
+    }
+    this.tellOpened(room);
+    sayMembers(room, this.clock);
+    tellGuests(room, { kind: 'host', here: true });
+    return { kind: 'host', room };
+  }
+
+  /** `again` is the room that a server forgot when it was restarted: its walls know its code, its remotes their secret. */
+  private make(line: Line, secret: string, again: RoomPass | null): Place {
+    const now = this.clock.now();
     const room: Room = {
-      // A server that was started anew has forgotten the code that walls still know.
-      code: code !== undefined && !known ? code : this.freshCode(),
-      hostHash: hashOf(secret),
-      control: randomBytes(18).toString('base64url'),
+      code: again?.code ?? this.freshCode(),
+      secret,
+      control: again?.control ?? freshSecret(),
       since: now,
+      from: addressOf(line.from),
       host: line,
       seen: now,
       guests: new Map(),
       shut: new Set(),
       next: 1,
+      membersWait: false,
+      membersTold: -Infinity,
     };
     this.rooms.set(room.code, room);
-    this.tellHost(room, { kind: 'opened', code: room.code, control: room.control, addresses: [...this.addresses] });
+    this.tellOpened(room);
     return { kind: 'host', room };
   }
 
+  private tellOpened(room: Room): void {
+    const { code, control } = room;
+    tellHost(room, { kind: 'opened', code, control, pass: this.passOf(room), addresses: [...this.addresses] });
+  }
+
+  private passOf({ code, secret, control }: Room): string {
+    return this.passes.of(code, secret, control);
+  }
+
   private join(room: Room, line: Line, role: Role): Place {
-    const guest: Guest = { id: `${role.charAt(0)}${room.next}`, role, line, showing: null, pressed: -1 };
+    const guest: Guest = {
+      id: `${role.charAt(0)}${room.next}`,
+      role,
+      line,
+      showing: null,
+      pressed: -1,
+      presses: new Allowance(wallLimits.pressesPerSecond, wallLimits.pressBurst, this.clock),
+    };
     room.next += 1;
     room.guests.set(guest.id, guest);
-    this.tell(line, { kind: 'joined', id: guest.id });
-    this.tell(line, { kind: 'host', here: room.host !== null });
-    this.tellMembers(room);
+    tell(line, { kind: 'joined', id: guest.id });
+    tell(line, { kind: 'host', here: room.host !== null });
+    tellMembers(room, this.clock);
     return { kind: 'guest', room, guest };
   }
 
@@ -182,7 +206,7 @@ export class Rooms {
     if (room.host !== line || !this.rooms.has(room.code)) return;
     room.seen = this.clock.now();
     const said = text.length <= wallLimits.hostBytes ? readMessage(hostSchema, text) : null;
-    if (!said) this.tell(line, { kind: 'refused', why: 'not understood' });
+    if (!said) tell(line, { kind: 'refused', why: 'not understood' });
     else this.doForHost(room, line, said);
   }
 
@@ -192,16 +216,16 @@ export class Rooms {
         this.pong(line, said.t0);
         return;
       case 'plan':
-        this.tellGuests(room, { kind: 'plan', plan: said.plan }, said.to);
+        tellGuests(room, { kind: 'plan', plan: said.plan }, said.to);
         return;
       case 'state':
-        this.tellGuests(room, { kind: 'state', state: said.state }, said.to);
+        tellGuests(room, { kind: 'state', state: said.state }, said.to);
         return;
       case 'panel':
-        this.tellGuests(room, { kind: 'panel', panel: said.panel }, said.to, 'remote');
+        tellGuests(room, { kind: 'panel', panel: said.panel }, said.to, 'remote');
         return;
       case 'show':
-        this.tellGuests(room, { kind: 'show', showing: said.showing }, said.to, 'wall');
+        tellGuests(room, { kind: 'show', showing: said.showing }, said.to, 'wall');
         return;
       case 'shut': {
         const guest = room.guests.get(said.to);
@@ -214,13 +238,24 @@ export class Rooms {
     }
   }
 
-  /** Its address stays out, too, unless others of the room are at the same one: windows of one machine, say. */
-  private shutOut({ host, guests, shut }: Room, guest: Guest): void {
-    const { from } = guest.line;
-    const shared =
-      host?.from === from || [...guests.values()].some((each) => each !== guest && each.line.from === from);
-    if (!shared) shut.add(from);
+  /**
+   * Its address stays out, too, unless others of the room are at the same one: windows of one machine, say. A remote's secret is
+   * void from then on; remotes that stay are told the new one.
+   */
+  private shutOut(room: Room, guest: Guest): void {
+    const addressIn = ({ from }: Line): string => addressOf(from);
+    const from = addressIn(guest.line);
+    const others = [...room.guests.values()].filter((each) => each !== guest);
+    const shared = (room.host && addressIn(room.host) === from) || others.some(({ line }) => addressIn(line) === from);
+    if (!shared) room.shut.add(from);
     this.refuse(guest.line, 'shut out');
+    // Out at once: nothing of it goes on while its line is closing.
+    room.guests.delete(guest.id);
+    tellMembers(room, this.clock);
+    if (guest.role !== 'remote') return;
+    room.control = freshSecret();
+    tellHost(room, { kind: 'renewed', control: room.control, pass: this.passOf(room) });
+    tellGuests(room, { kind: 'secret', control: room.control }, undefined, 'remote');
   }
 
   private hearGuest(room: Room, guest: Guest, text: string): void {
@@ -235,10 +270,10 @@ export class Rooms {
     else if (said.kind === 'ping') this.pong(guest.line, said.t0);
     else if (said.kind === 'showing') {
       guest.showing = said.showing;
-      this.tellMembers(room);
-    } else if (said.number > guest.pressed) {
+      tellMembers(room, this.clock);
+    } else if (said.number > guest.pressed && (isStop(said.press) || guest.presses.take())) {
       guest.pressed = said.number;
-      this.tellHost(room, { kind: 'press', from: guest.id, press: said.press });
+      tellHost(room, { kind: 'press', from: guest.id, press: said.press });
     }
   }
 
@@ -246,23 +281,23 @@ export class Rooms {
     if (place.kind === 'new') return;
     const { room } = place;
     if (place.kind === 'guest') {
-      if (room.guests.delete(place.guest.id)) this.tellMembers(room);
+      if (room.guests.delete(place.guest.id)) tellMembers(room, this.clock);
     } else if (room.host === line) {
       room.host = null;
       room.seen = this.clock.now();
-      this.tellGuests(room, { kind: 'host', here: false });
+      tellGuests(room, { kind: 'host', here: false });
     }
   }
 
   private end(room: Room): void {
     this.rooms.delete(room.code);
     for (const { line } of room.guests.values()) {
-      this.tell(line, { kind: 'ended' });
+      tell(line, { kind: 'ended' });
       line.close();
     }
     room.guests.clear();
     if (room.host) {
-      this.tell(room.host, { kind: 'ended' });
+      tell(room.host, { kind: 'ended' });
       room.host.close();
     }
     room.host = null;
@@ -275,22 +310,13 @@ export class Rooms {
     }
   }
 
-  private wrongOf({ from }: Line): Allowance {
-    const known = this.wrong.get(from);
-    if (known) return known;
-    const { wrongPerMinute } = wallLimits;
-    const fresh = new Allowance(wrongPerMinute / 60, wrongPerMinute, this.clock);
-    this.wrong.set(from, fresh);
-    return fresh;
-  }
-
   private mistaken(line: Line, why: Refusal): Place {
-    this.wrongOf(line).take();
+    this.shares.of(line.from).wrong.take();
     return this.refuse(line, why);
   }
 
   private refuse(line: Line, why: Refusal): Place {
-    this.tell(line, { kind: 'refused', why });
+    tell(line, { kind: 'refused', why });
     line.close();
     return { kind: 'new' };
   }
@@ -298,26 +324,8 @@ export class Rooms {
   /** Both readings are one here: nothing is waited for between them. */
   private pong(line: Line, t0: number): void {
     const now = this.clock.now();
-    this.tell(line, { kind: 'pong', t0, t1: now, t2: now });
-  }
-
-  private tell(line: Line, message: ServerMessage): void {
-    line.send(JSON.stringify(message));
-  }
-
-  private tellHost(room: Room, message: ServerMessage): void {
-    if (room.host) this.tell(room.host, message);
-  }
-
-  /** Tells everybody who looks on, or one of them; written out once for all. */
-  private tellGuests(room: Room, message: ServerMessage, to?: string, role?: Role): void {
-    const text = JSON.stringify(message);
-    for (const guest of room.guests.values())
-      if ((to === undefined || guest.id === to) && (role === undefined || guest.role === role)) guest.line.send(text);
-  }
-
-  private tellMembers(room: Room): void {
-    const members = [...room.guests.values()].map(({ id, role, showing }) => ({ id, role, showing }));
-    this.tellHost(room, { kind: 'members', members });
+    tell(line, { kind: 'pong', t0, t1: now, t2: now });
   }
 }
+
+const isStop = (press: Press): boolean => press.kind === 'deed' && press.deed === 'stop';

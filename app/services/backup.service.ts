@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { firstValueFrom, timer } from 'rxjs';
-import { mostBytes, type Backup, type FromFile } from '../../core/index';
+import { dayOf, isoDay, mostBytes, type Backup, type FromFile } from '../../core/index';
 import type { RestorePlan, Rows } from '../store/backup-rows';
 import { Store } from '../store/store';
 import { BackupDueService } from './backup-due.service';
@@ -77,7 +77,7 @@ export class BackupService {
     const file = await through(new Blob([text]), new CompressionStream('gzip'));
     const back = await this.backupIn(file);
     if (!back.ok) return back;
-    await this.files.save(`keen-tempo-${now.toISOString().slice(0, 10)}.backup.json.gz`, file, 'application/gzip');
+    await this.files.save(`keen-tempo-${isoDay(dayOf(now.getTime()))}.backup.json.gz`, file, 'application/gzip');
     if (stored) await this.due.made(now);
     return { ok: true, value: { all: stored !== null } };
   }

@@ -4,6 +4,7 @@ import {
   compile,
   liveTimeline,
   notice,
+  sameParts,
   saidAt,
   soundsOf,
   whereIs,
@@ -22,6 +23,7 @@ import {
 } from '../../core/index';
 import { AwakeService } from './awake.service';
 import { LiveLine } from './live-line';
+import { Presses } from './presses';
 import type { SoundService } from './sound.service';
 import { TickerService } from './ticker.service';
 
@@ -54,9 +56,13 @@ export class Follower {
   readonly breathHeld = computed(() => this.plan()?.breathHeld ?? false);
   readonly named = computed(() => this.plan()?.named ?? true);
   readonly words = computed(() => this.plan()?.words ?? null);
+  private readonly planned = computed(() => {
+    const sheet = this.sheet();
+    return sheet ? compile(sheet) : null;
+  });
   readonly timeline = computed(() => {
-    const plan = this.plan();
-    return plan ? liveTimeline(compile(plan.sheet), plan.changes) : null;
+    const [plan, planned] = [this.plan(), this.planned()];
+    return plan && planned ? liveTimeline(planned, plan.changes) : null;
   });
   private readonly cues = computed((): readonly SoundCue[] => {
     const [timeline, words] = [this.timeline(), this.words()];
@@ -82,6 +88,9 @@ export class Follower {
     return saidAt(words, where.leaf, where.position)?.say ?? '';
   });
 
+  private hello: Exclude<Hello, { kind: 'open' }> | null = null;
+  /** The secret that this remote comes back with, where it was changed while it was in. */
+  readonly secret = signal<string | null>(null);
   private bells: SoundService | null = null;
   private rung = -Infinity;
 
@@ -117,12 +126,14 @@ export class Follower {
     this.end();
     this.refusal.set(null);
     this.over.set(false);
-    const line = new LiveLine(() => hello, this.beats);
+    this.hello = hello;
+    const line = new LiveLine(() => this.hello ?? hello, this.beats);
     line.messages.subscribe((message) => this.hear(message));
     this.on.set(line);
   }
 
   end(): void {
+    this.outgoing.clear();
     this.on()?.end();
     this.on.set(null);
     this.plan.set(null);
@@ -136,8 +147,15 @@ export class Follower {
     if (this.line() === 'open') this.on()?.say({ kind: 'showing', showing });
   }
 
+  private readonly outgoing = new Presses((press) => this.sayPress(press));
   private presses = 0;
+
+  /** Sent as fast as the server passes presses on; Stop before all others. */
   press(press: Press): void {
+    if (this.line() === 'open') this.outgoing.add(press);
+  }
+
+  private sayPress(press: Press): void {
     this.on()?.say({ kind: 'press', number: (this.presses += 1), press });
   }
 
@@ -162,13 +180,17 @@ export class Follower {
     switch (message.kind) {
       case 'plan':
         // What would unfold beyond all bounds is not laid out, whoever sends it.
-        if (workFault(message.plan.sheet) === null) this.plan.set(message.plan);
+        if (workFault(message.plan.sheet) === null) this.takePlan(message.plan);
         return;
       case 'state':
         this.state.set(message.state);
         return;
       case 'panel':
         this.panel.set(message.panel);
+        return;
+      case 'secret':
+        if (this.hello?.kind === 'control') this.hello = { ...this.hello, secret: message.control };
+        this.secret.set(message.control);
         return;
       case 'show':
         this.told.set(message.showing);
@@ -189,6 +211,11 @@ export class Follower {
       default:
         return;
     }
+  }
+
+  /** A live change comes with the whole plan: only what it changes is worked out again. */
+  private takePlan(plan: WallPlan): void {
+    this.plan.update((before) => ({ ...plan, sheet: sameParts(before?.sheet ?? null, plan.sheet) }));
   }
 
   private look(): void {

@@ -89,16 +89,20 @@ export class LiveLine {
       this.wasIn = true;
       this.fails = 0;
     }
-    if (message.kind === 'ended' || (message.kind === 'refused' && !this.passes(message.why))) {
+    if (
+      message.kind === 'ended' ||
+      message.kind === 'replaced' ||
+      (message.kind === 'refused' && !this.passes(message.why))
+    ) {
       if (message.kind === 'refused') this.refusal.set(message.why);
       this.end();
     }
     this.heard.next(message);
   }
 
-  /** A server that was started anew learns a code from the tablet, which may come back after the walls. */
+  /** A restarted server learns code and secret from the tablet, which may come back after the screens. */
   private passes(why: Refusal): boolean {
-    return why === 'too often' || (why === 'no such code' && this.wasIn);
+    return why === 'too often' || ((why === 'no such code' || why === 'wrong secret') && this.wasIn);
   }
 
   private ask(): void {

@@ -11,6 +11,7 @@ import {
   type Script,
   type ScriptWishes,
   type Sheet,
+  type Timeline,
   type Voice,
 } from '../../core/index';
 import type { SpokenWishes } from './protocol';
@@ -19,6 +20,8 @@ import type { SpokenWishes } from './protocol';
 let lengthOf: ScriptWishes['lengthOf'];
 let wishes: SpokenWishes | null = null;
 let last: Sheet | null = null;
+/** Of that sheet: live changes go on from what was laid out for the one before. */
+let planned: Timeline | null = null;
 
 const scripts = {
   /** Whose clips the calls take from now on; the speaking rate without a voice. Said when it changes, not with every sheet. */
@@ -28,9 +31,11 @@ const scripts = {
   /** The script of a sheet, with what was changed while it runs. */
   scriptOf(sheet: Sheet, wished: SpokenWishes, changes: readonly LiveChange[]): Script {
     wishes = sameFields(wishes, wished);
-    last = sameParts(last, sheet);
-    const timeline = liveTimeline(compile(last), changes);
-    return scriptOf(liveSheet(last, changes), { ...wishes, ...(lengthOf ? { lengthOf } : {}) }, timeline);
+    const same = sameParts(last, sheet);
+    if (planned === null || same !== last) planned = compile(same);
+    last = same;
+    const timeline = liveTimeline(planned, changes);
+    return scriptOf(liveSheet(same, changes), { ...wishes, ...(lengthOf ? { lengthOf } : {}) }, timeline);
   },
 };
 export type Scripts = typeof scripts;

@@ -241,6 +241,30 @@ const press: fc.Arbitrary<Press> = fc.oneof(
 );
 
 describe('any changes, one after the other', () => {
+  it('come to the same whether each was worked out from the one before or all at once, from copies too', () => {
+    const kinds: LiveChange[] = [
+      { kind: 'pace', at: 5000, factor: 1.1 },
+      { kind: 'longer', at: 9000, ms: 30_000 },
+      { kind: 'undo', at: 12_000 },
+      { kind: 'version', at: 20_000, version: 'easier' },
+      { kind: 'switch stance', at: 31_000 },
+      { kind: 'swap', at: 64_000, text: '1 2' },
+      { kind: 'undo', at: 70_000 },
+      { kind: 'end in', at: 90_000, ms: 240_000 },
+    ];
+    const one = compile(plain);
+    for (let count = 1; count <= kinds.length; count += 1) {
+      const changes = structuredClone(kinds.slice(0, count));
+      expect(liveTimeline(one, changes))
+        .withContext(String(count))
+        .toEqual(liveTimeline(compile(plain), changes));
+    }
+    expect(kinds.length).toBe(8);
+    // Pacing that goes on puts another change in the place of the last.
+    const other: LiveChange[] = [...kinds.slice(0, 3), { kind: 'pace', at: 21_000, factor: 0.9 }];
+    expect(liveTimeline(one, other)).toEqual(liveTimeline(compile(plain), other));
+  });
+
   it('leave a plan without a gap, calls that do not overlap, and a log that says what happened', () => {
     let plans = 0;
     fc.assert(

@@ -101,20 +101,42 @@ interface Fold {
   readonly stack: readonly { readonly change: StandingChange; readonly edits: readonly Edit[] }[];
 }
 
+function unchanged(base: Timeline): Fold {
+  return { live: base.leaves.map((leaf, index) => ({ leaf, place: { leaf: index, offset: 0 } })), stack: [] };
+}
+
+function withChange(base: Timeline, { live, stack }: Fold, change: LiveChange): Fold {
+  const { index, cursor } = standAt(live, base, change.at);
+  const editsIn = (all: Fold['stack']): readonly Edit[] => all.flatMap((each) => each.edits);
+  const here: Here = { at: change.at, base, live, index, cursor, edits: editsIn(stack) };
+  const after = change.kind === 'undo' ? stack.slice(0, -1) : [...stack, { change, edits: editsOf(change, here) }];
+  return { live: relaid(here, editsIn(after)), stack: after };
+}
+
+interface Folded {
+  readonly changes: readonly LiveChange[];
+  readonly fold: Fold;
+}
+/** The last folds of a timeline: a change costs itself, not all that came before it. */
+const lastFolds = new WeakMap<Timeline, readonly Folded[]>();
+/** This one, the one before it, and one to which a change was taken back. */
+const mostFolds = 3;
+
+/** Changes are read-only, but a worker is given copies of them. */
+const isSame = (one: LiveChange, other: LiveChange | undefined): boolean =>
+  one === other || JSON.stringify(one) === JSON.stringify(other);
+
 function folded(base: Timeline, changes: readonly LiveChange[]): Fold {
-  let live: readonly LiveLeaf[] = base.leaves.map((leaf, index) => ({ leaf, place: { leaf: index, offset: 0 } }));
-  let stack: Fold['stack'] = [];
-  for (const change of changes) {
-    const { index, cursor } = standAt(live, base, change.at);
-    const edits = stack.flatMap((each) => each.edits);
-    const here: Here = { at: change.at, base, live, index, cursor, edits };
-    stack = change.kind === 'undo' ? stack.slice(0, -1) : [...stack, { change, edits: editsOf(change, here) }];
-    live = relaid(
-      here,
-      stack.flatMap((each) => each.edits),
-    );
-  }
-  return { live, stack };
+  const known = lastFolds.get(base) ?? [];
+  const begins = ({ changes: before }: Folded): boolean =>
+    before.length <= changes.length && before.every((change, index) => isSame(change, changes[index]));
+  const nearest = known
+    .filter(begins)
+    .reduce<Folded | null>((best, each) => (best && best.changes.length >= each.changes.length ? best : each), null);
+  let fold = nearest?.fold ?? unchanged(base);
+  for (const change of changes.slice(nearest?.changes.length ?? 0)) fold = withChange(base, fold, change);
+  lastFolds.set(base, [{ changes, fold }, ...known.filter((each) => each !== nearest)].slice(0, mostFolds));
+  return fold;
 }
 
 /**

@@ -3,6 +3,7 @@ import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { findings } from '../findings/index';
 import { dayFromIso, dayOf, isoDay, weekOf, type Day } from '../log/day';
+import { inEachZone } from '../log/in-zones.spec';
 import type { Digest } from '../log/digest';
 import { noDigest } from '../log/no-digest.spec';
 import { monotonyOf, sessionLoad } from '../log/load';
@@ -248,23 +249,16 @@ describe('the calendar file', () => {
   });
 
   it('has the times of the wall in every zone, over a change of summer time, too, and is read back with its days', () => {
-    const before = process.env['TZ'];
-    try {
-      for (const zone of ['Europe/Berlin', 'America/Los_Angeles', 'Pacific/Auckland']) {
-        process.env['TZ'] = zone;
-        // In each of them clocks change between the middle of March and that of April, or did so in autumn there.
-        const { programme: spring } = newProgramme('p', wishes, [], (dayFromIso('2027-03-11') ?? 0) - 3);
-        const there = programmeIcs(spring, Date.UTC(2027, 2, 1));
-        const starts = [...there.matchAll(/DTSTART:(\d{8})T(\d{6})\r\n/g)];
-        expect(starts.length).toBe(spring.sessions.length);
-        expect(starts.map(([, day]) => day)).toEqual(spring.sessions.map(({ day }) => day.replaceAll('-', '')));
-        expect(new Set(starts.map(([, , time]) => time))).toEqual(new Set(['180000']));
-        expect(movesIn(there)?.map(({ day }) => isoDay(day))).toEqual(spring.sessions.map(({ day }) => day));
-      }
-    } finally {
-      if (before === undefined) delete process.env['TZ'];
-      else process.env['TZ'] = before;
-    }
+    inEachZone(() => {
+      // In each of them clocks change between the middle of March and that of April, or did so in autumn there.
+      const { programme: spring } = newProgramme('p', wishes, [], (dayFromIso('2027-03-11') ?? 0) - 3);
+      const there = programmeIcs(spring, Date.UTC(2027, 2, 1));
+      const starts = [...there.matchAll(/DTSTART:(\d{8})T(\d{6})\r\n/g)];
+      expect(starts.length).toBe(spring.sessions.length);
+      expect(starts.map(([, day]) => day)).toEqual(spring.sessions.map(({ day }) => day.replaceAll('-', '')));
+      expect(new Set(starts.map(([, , time]) => time))).toEqual(new Set(['180000']));
+      expect(movesIn(there)?.map(({ day }) => isoDay(day))).toEqual(spring.sessions.map(({ day }) => day));
+    });
   });
 
   it('is put together of what a file has brought in: no id ends its line', () => {

@@ -17,7 +17,8 @@ export function sameFields<Whole extends object>(before: Whole | null, now: Whol
 
 /**
  * The sheet with every block and every other field that is as it was before put in as the very object it was: what was
- * worked out for it can be used again although the sheet has come through a message, which copies everything.
+ * worked out for it can be used again although the sheet has come through a message, which copies everything. The very
+ * sheet where nothing has changed.
  * @example sameParts(last, received).blocks[0] === last.blocks[0]
  */
 export function sameParts(before: Sheet | null, now: Sheet): Sheet {
@@ -28,5 +29,17 @@ export function sameParts(before: Sheet | null, now: Sheet): Sheet {
     return old && alike(old, block) ? old : block;
   });
   const { blocks: _, ...head } = now;
-  return { ...sameFields<Omit<Sheet, 'blocks'>>(before, head), blocks };
+  const same = { ...sameFields<Omit<Sheet, 'blocks'>>(before, head), blocks };
+  return isUnchanged(before, same) ? before : same;
+}
+
+function isUnchanged(before: Sheet, now: Sheet): boolean {
+  const { blocks: old, ...oldHead } = before;
+  const { blocks, ...head } = now;
+  return (
+    blocks.length === old.length &&
+    blocks.every((block, index) => block === old[index]) &&
+    Object.keys(head).length === Object.keys(oldHead).length &&
+    Object.entries(head).every(([key, value]) => value === oldHead[key as keyof typeof oldHead])
+  );
 }

@@ -6,14 +6,27 @@ export const wallLimits = {
   hostBytes: 2_000_000,
   /** Any other message. */
   guestBytes: 2000,
-  /** Messages a second that go on, and how many may come at once before that. */
+  /** Messages a second of one line, and how many may come at once before that. */
   perSecond: 20,
   burst: 60,
+  /** Presses a second of one remote that reach the tablet, and how many at once before that. Stop always does. */
+  pressesPerSecond: 4,
+  pressBurst: 8,
+  /** Time between two lists of who is there: what comes meanwhile is told together. */
+  membersEveryMs: 200,
   /** Combinations of the book that a remote is given to choose from. */
   instead: 60,
   /** Who may look on in one room. */
   guests: 300,
   rooms: 100,
+  /** Lines of one address, and rooms that were opened from there; the server's own machine has no such limit. */
+  linesOfAddress: 40,
+  roomsOfAddress: 10,
+  /** New rooms of one address in a minute. */
+  opensPerMinute: 20,
+  /** Bytes a second that are taken from one address, and how many at once before that. */
+  bytesPerSecond: 1_000_000,
+  bytesBurst: 10_000_000,
   /** Wrong codes or secrets of one address in a minute. */
   wrongPerMinute: 20,
   /** A room whose tablet has been away for so long is closed. */

@@ -12,6 +12,8 @@ export type WallView = (typeof wallViews)[number];
 /** A code as it is shown; what was typed is brought into its form before (`codeOf`). */
 export const codeSchema = z.string().check(z.regex(new RegExp(`^[${codeSigns}]{${wallLimits.code}}$`)));
 const secret = z.string().check(z.regex(/^[A-Za-z0-9_-]{20,64}$/));
+/** The server's proof that a code and a remote's secret belong to whoever opened the room. */
+const pass = secret;
 const guest = z.string().check(z.regex(/^[a-z0-9]{1,16}$/));
 const moment = z.number();
 
@@ -55,8 +57,12 @@ const ping = z.strictObject({ kind: kind('ping'), t0: moment });
 
 /** The first word of a line: what it wants to be. */
 export const helloSchema = z.discriminatedUnion('kind', [
-  /** A tablet that runs a session; with the code it had, where it had one. */
-  z.strictObject({ kind: kind('open'), code: z.optional(codeSchema), secret }),
+  /** A tablet that runs a session; with the room it had, where it had one. */
+  z.strictObject({
+    kind: kind('open'),
+    secret,
+    room: z.optional(z.strictObject({ code: codeSchema, control: secret, pass })),
+  }),
   z.strictObject({ kind: kind('join'), code: codeSchema }),
   z.strictObject({ kind: kind('control'), code: codeSchema, secret }),
 ]);
@@ -100,6 +106,7 @@ export const refusals = [
   'no such code',
   'wrong secret',
   'too many',
+  'too many from here',
   'too often',
   'not understood',
   'shut out',
@@ -112,10 +119,17 @@ export const serverSchema = z.discriminatedUnion('kind', [
     kind: kind('opened'),
     code: codeSchema,
     control: secret,
+    pass,
     /** Addresses of this machine in its network; none where it listens to itself alone. */
     addresses: z.array(z.string().check(z.maxLength(200))).check(z.maxLength(20)),
   }),
   z.strictObject({ kind: kind('joined'), id: guest }),
+  /** To the tablet: the remotes' secret has changed, since one of them was shut out. */
+  z.strictObject({ kind: kind('renewed'), control: secret, pass }),
+  /** To a remote that stays: the secret it comes back with. */
+  z.strictObject({ kind: kind('secret'), control: secret }),
+  /** To a tablet: another page has opened its room. It does not come back by itself. */
+  z.strictObject({ kind: kind('replaced') }),
   z.strictObject({ kind: kind('pong'), t0: moment, t1: moment, t2: moment }),
   z.strictObject({ kind: kind('members'), members: z.array(memberSchema).check(z.maxLength(wallLimits.guests)) }),
   z.strictObject({ kind: kind('plan'), plan: wallPlanSchema }),

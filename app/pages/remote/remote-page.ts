@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
 import { MatButtonModule } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import {
@@ -21,6 +21,7 @@ const whys: Readonly<Record<Refusal, string>> = {
   'no such code': 'The room of this address is closed: take the picture of the remote anew.',
   'wrong secret': 'This address may not press any more: take the picture of the remote anew.',
   'too many': 'This room is full.',
+  'too many from here': 'Too many screens at one address: close another one first.',
   'too often': 'Too many tries: wait a minute, then load the page anew.',
   'not understood': 'The server is of another version: load this page anew.',
   'shut out': 'The coach has shut this remote out.',
@@ -84,6 +85,11 @@ export class RemotePage {
     const hello = helloSchema.safeParse({ kind: 'control', code: codeOf(code), secret });
     this.lacks = !hello.success || hello.data.kind === 'open';
     if (hello.success && hello.data.kind !== 'open') this.follower.follow(hello.data);
+    // A reload comes back with the secret that is right now.
+    effect(() => {
+      const renewed = this.follower.secret();
+      if (renewed !== null) history.replaceState(history.state, '', `#${codeOf(code)}.${renewed}`);
+    });
     inject(DestroyRef).onDestroy(() => this.follower.end());
   }
 

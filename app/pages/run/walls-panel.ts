@@ -2,11 +2,19 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, output, s
 import { MatButtonModule } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { MatSlideToggle } from '@angular/material/slide-toggle';
-import type { Member } from '../../../core/index';
+import type { Member, Refusal } from '../../../core/index';
 import { ChoiceField } from '../../parts/fields/choice-field';
 import { choiceOf, wallChoices } from '../../parts/stage/wall-choices';
 import { Live } from './live';
 import { Walls } from './walls';
+
+const whys: Partial<Record<Refusal, string>> = {
+  'too many': 'The server has no room left: other tablets share with their screens. Try again when one has stopped.',
+  'too many from here':
+    'This network address already has as many rooms as it may. Stop sharing on another tablet first.',
+  'not understood': 'The server has another version: reload this page.',
+};
+const otherWhy = 'The server did not open a room. Try again in a minute.';
 
 /** Letters of a phone's camera are small: four pixels to a square of the picture. */
 const qrScale = 4;
@@ -25,6 +33,10 @@ export class WallsPanel {
   private readonly live = inject(Live);
   readonly closed = output();
 
+  protected readonly why = computed(() => {
+    const refusal = this.walls.refusal();
+    return refusal === null ? null : (whys[refusal] ?? otherWhy);
+  });
   protected readonly remoteShown = signal(false);
   private readonly pictures = signal<{ readonly wall: string; readonly remote: string } | null>(null);
   protected readonly wallPicture = computed(() => this.pictures()?.wall ?? null);

@@ -11,6 +11,7 @@ import {
   type Hello,
   type Member,
   type Press,
+  type Refusal,
   type RemotePanel,
   type ServerMessage,
   type Showing,
@@ -20,6 +21,7 @@ import {
 } from '../../../core/index';
 import { BookService } from '../../services/book.service';
 import { LiveLine } from '../../services/live-line';
+import { Presses } from '../../services/presses';
 import { SettingsService } from '../../services/settings.service';
 import { TickerService } from '../../services/ticker.service';
 import { insteadOf } from './instead';
@@ -66,6 +68,10 @@ function keep(room: OpenHello | null): void {
   }
 }
 
+const remoteAt = (base: string, code: string, control: string): string => `${base}/remote#${code}.${control}`;
+/** Held by the tab that has the room. */
+const lockName = (code: string): string => `keen-tempo room ${code}`;
+
 /** 192 bits, in letters that an address takes. */
 const freshSecret = (): string =>
   Array.from(crypto.getRandomValues(new Uint8Array(24)), (byte) => byte.toString(16).padStart(2, '0')).join('');
@@ -90,6 +96,15 @@ export class Walls {
   /** The session is too long for one message: walls go without words. */
   readonly wordless = signal(false);
   readonly state = computed(() => this.line()?.state() ?? null);
+  /** Another tab or window has this room now. */
+  readonly isReplaced = signal(false);
+  /** Why the server opens no room. */
+  readonly refusal = signal<Refusal | null>(null);
+  private left = false;
+  /** Until it is known whether this tab's room is another tab's, too. */
+  private readonly known: Promise<void>;
+  private letLockGo: () => void = () => undefined;
+  private readonly presses = new Presses((press) => this.press(press), 0);
 
   private readonly plan = computed((): WallPlan | null => {
     const [sheet, script] = [this.live.sheet(), this.runner.script()];
@@ -137,15 +152,36 @@ export class Walls {
       });
     inject(DestroyRef).onDestroy(() => this.leave());
     this.room = roomOfTab();
-    if (this.room.code !== undefined) this.open();
+    this.known = this.room.room ? this.leaveToOtherTab(this.room.room.code) : Promise.resolve();
+    void this.known.then(() => {
+      if (this.room.room) this.open();
+    });
+  }
+
+  /** A duplicated tab has a copy of this one's memory: where another tab has the room, this one has none. */
+  private async leaveToOtherTab(code: string): Promise<void> {
+    if (!('locks' in navigator)) return;
+    const { held = [] } = await navigator.locks.query();
+    if (held.some(({ name }) => name === lockName(code))) this.room = { kind: 'open', secret: freshSecret() };
+  }
+
+  /** Asks again after a refusal, or takes the room back from another tab. */
+  openAgain(): void {
+    this.line()?.end();
+    this.line.set(null);
+    this.open();
   }
 
   /** Opens a room, or comes back to the one this tab had. */
   open(): void {
-    if (this.line()) return;
-    const line = new LiveLine(() => this.room, this.beats);
-    line.messages.subscribe((message) => this.hear(line, message));
-    this.line.set(line);
+    void this.known.then(() => {
+      if (this.line() || this.left) return;
+      this.isReplaced.set(false);
+      this.refusal.set(null);
+      const line = new LiveLine(() => this.room, this.beats);
+      line.messages.subscribe((message) => this.hear(line, message));
+      this.line.set(line);
+    });
   }
 
   /** Ends the room: every wall and remote is let go. */
@@ -158,6 +194,9 @@ export class Walls {
 
   /** The coach looks at something else: walls stand where the run stands, and the room waits for the next run of this tab. */
   private leave(): void {
+    this.left = true;
+    this.letLockGo();
+    this.presses.clear();
     const line = this.line();
     const state = line && line.offset() !== null ? this.runner.standsAt(line.now()) : null;
     if (line && state) {
@@ -183,11 +222,15 @@ export class Walls {
   }
 
   private letGo(): void {
+    this.letLockGo();
+    this.presses.clear();
     keep(null);
     this.room = { kind: 'open', secret: freshSecret() };
     this.line.set(null);
     this.opened.set(null);
     this.members.set([]);
+    this.isReplaced.set(false);
+    this.refusal.set(null);
   }
 
   private hear(line: LiveLine, message: ServerMessage): void {
@@ -199,7 +242,18 @@ export class Walls {
         this.meet(message.members);
         return;
       case 'press':
-        this.press(message.press);
+        this.presses.add(message.press);
+        return;
+      case 'renewed':
+        this.renewSecret(message);
+        return;
+      case 'replaced':
+        this.letLockGo();
+        this.members.set([]);
+        this.isReplaced.set(true);
+        return;
+      case 'refused':
+        if (line.state() === 'ended') this.refusal.set(message.why);
         return;
       case 'ended':
         if (this.line() === line) this.letGo();
@@ -209,19 +263,38 @@ export class Walls {
     }
   }
 
-  private take({ code, control, addresses }: Extract<ServerMessage, { kind: 'opened' }>): void {
-    this.room = { ...this.room, code };
-    keep(this.room);
-    // A server that was started anew counts its guests anew: who is there is told next.
+  private take({ code, control, pass, addresses }: Extract<ServerMessage, { kind: 'opened' }>): void {
+    this.remember({ code, control, pass });
+    this.holdLock(code);
+    // A restarted server counts its guests from one again: who is there is told next.
     this.members.set([]);
     const isHere = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
     const base = isHere ? (addresses[0] ?? location.origin) : location.origin;
     this.opened.set({
       code,
       wall: `${base}/wall/${code}`,
-      remote: `${base}/remote#${code}.${control}`,
+      remote: remoteAt(base, code, control),
       reachable: !isHere || addresses.length > 0,
     });
+  }
+
+  private renewSecret({ control, pass }: Extract<ServerMessage, { kind: 'renewed' }>): void {
+    const opened = this.opened();
+    if (!opened) return;
+    const { code } = opened;
+    this.remember({ code, control, pass });
+    this.opened.set({ ...opened, remote: remoteAt(new URL(opened.remote).origin, code, control) });
+  }
+
+  private remember(room: NonNullable<OpenHello['room']>): void {
+    this.room = { ...this.room, room };
+    keep(this.room);
+  }
+
+  private holdLock(code: string): void {
+    this.letLockGo();
+    const over = new Promise<void>((done) => (this.letLockGo = done));
+    if ('locks' in navigator) void navigator.locks.request(lockName(code), { ifAvailable: true }, () => over);
   }
 
   /** Whoever is new is told where things stand; where many come at once, all are told together, so that the line can take it. */

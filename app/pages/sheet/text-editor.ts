@@ -19,6 +19,8 @@ export interface TextPage {
   readonly left: () => void;
   readonly scheme: () => Scheme;
   readonly parts: () => readonly string[];
+  /** Of the page's security policy: the field's own styles are let in by it. */
+  readonly nonce: string | null;
 }
 
 /** Kinds of lines, at the margin and inside a block. */
@@ -92,6 +94,7 @@ export function openTextEditor(place: HTMLElement, page: TextPage): TextEditor {
     parent: place,
     state: EditorState.create({
       extensions: [
+        ...(page.nonce === null ? [] : [EditorView.cspNonce.of(page.nonce)]),
         lineNumbers(),
         history(),
         drawSelection(),

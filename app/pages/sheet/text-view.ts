@@ -6,6 +6,7 @@ import {
   DestroyRef,
   effect,
   type ElementRef,
+  CSP_NONCE,
   inject,
   input,
   output,
@@ -85,6 +86,8 @@ export class TextView {
   private made: Sheet | null = null;
   private turn = 0;
 
+  private readonly nonce = inject(CSP_NONCE);
+
   constructor() {
     effect(() => {
       const sheet = this.sheet();
@@ -105,6 +108,7 @@ export class TextView {
             typed: (text) => this.type(text),
             left: () => this.settle(),
             scheme: () => schemeOrSix(this.sheet().numbers),
+            nonce: this.nonce,
             parts: () => (this.sheet().parts ?? []).map(({ name }) => name),
           }),
         );

@@ -27,6 +27,7 @@ const whys: Readonly<Record<Refusal, string>> = {
   'no such code': 'No room has this code now: read it off the coach’s tablet again.',
   'wrong secret': 'No room has this code now: read it off the coach’s tablet again.',
   'too many': 'This room is full: close another wall first.',
+  'too many from here': 'Too many screens at one address: close another one first.',
   'too often': 'Too many tries: wait a minute, then join again.',
   'not understood': 'The server is of another version: load this page anew.',
   'shut out': 'The coach has shut this wall out.',

@@ -56,7 +56,14 @@ export function frame({ ink, paper, line }: ChartColours) {
     animation: false,
     aria: { enabled: true },
     textStyle: { fontFamily: 'Archivo Variable, sans-serif' },
-    tooltip: { trigger: 'axis', backgroundColor: paper, borderColor: line, textStyle: { color: ink } },
+    // Drawn, not as HTML: its styles stand in attributes, which the page's security policy refuses.
+    tooltip: {
+      renderMode: 'richText',
+      trigger: 'axis',
+      backgroundColor: paper,
+      borderColor: line,
+      textStyle: { color: ink },
+    },
     legend: { textStyle: { color: ink }, top: 0, left: 0 },
     grid: { left: 48, right: 48, top: 64, bottom: 28 },
   };
