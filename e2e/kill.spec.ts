@@ -158,3 +158,70 @@ test('killed at a random moment during a run: it is offered again at its second,
     await browser.end();
   }
 });
+
+/** Makes the database as version 5 had it, with so many entries of the log (their fields of today, without a count of changes). */
+const olderDatabase = (page: Page, entries: number): Promise<void> =>
+  page.evaluate(
+    (count) =>
+      new Promise<void>((done, failed) => {
+        const before = indexedDB.open('keen-tempo');
+        before.onsuccess = () => {
+          const read = before.result.transaction('log').objectStore('log').getAll();
+          read.onsuccess = () => {
+            const [row] = read.result as { id: string; entry: { id: string }; rev?: number }[];
+            before.result.close();
+            indexedDB.deleteDatabase('keen-tempo').onsuccess = () => {
+              // Dexie counts in tens.
+              const older = indexedDB.open('keen-tempo', 50);
+              older.onupgradeneeded = () => {
+                for (const name of ['sheets', 'log', 'book']) older.result.createObjectStore(name, { keyPath: 'id' });
+                for (const name of ['choices', 'runs', 'clips'])
+                  older.result.createObjectStore(name, { keyPath: 'key' });
+                const steps = older.result.createObjectStore('steps', { keyPath: ['sheetId', 'number'] });
+                steps.createIndex('sheetId', 'sheetId');
+                const log = older.transaction?.objectStore('log');
+                for (const name of ['startedAt', 'sheetId']) log?.createIndex(name, name);
+                log?.createIndex('[sheetId+startedAt]', ['sheetId', 'startedAt']);
+                older.transaction?.objectStore('sheets').createIndex('changedAt', 'changedAt');
+                older.transaction?.objectStore('book').createIndex('changedAt', 'changedAt');
+                for (let each = 0; row && each < count; each += 1) {
+                  const { rev: _, ...old } = { ...row, id: `old-${each}`, entry: { ...row.entry, id: `old-${each}` } };
+                  log?.put(old);
+                }
+              };
+              older.onsuccess = () => {
+                older.result.close();
+                done();
+              };
+              older.onerror = () => failed(new Error(String(older.error)));
+            };
+          };
+        };
+      }),
+    entries,
+  );
+
+test('killed at a random moment while the data of an older version is brought up: every entry is there', async ({
+  baseURL,
+}) => {
+  const browser = await Killable.fresh();
+  try {
+    let page = await browser.open(`${baseURL}/log`);
+    await expect(page.getByText('34 entries')).toBeVisible();
+    // From a page of this address that has no database of its own open.
+    await page.goto(`${baseURL}/mark.svg`);
+    await olderDatabase(page, 400);
+    for (let kill = 0; kill < kills; kill += 1) {
+      const opening = page.goto(`${baseURL}/log`, { waitUntil: 'commit' }).catch(() => undefined);
+      await new Promise((next) => setTimeout(next, 100 + Math.random() * 900));
+      await browser.kill();
+      await opening;
+      page = await browser.open(`${baseURL}/mark.svg`);
+    }
+    await page.goto(`${baseURL}/log`);
+    // The demo's, which a version without a choice of its own is given, beside its own.
+    await expect(page.getByText('434 entries')).toBeVisible();
+  } finally {
+    await browser.end();
+  }
+});

@@ -225,7 +225,7 @@ for (const [timezoneId, day, moment] of lateEvenings)
   }) => {
     const context = await browser.newContext({ timezoneId, serviceWorkers: 'block', ...(baseURL ? { baseURL } : {}) });
     const page = await context.newPage();
-    await page.clock.setFixedTime(new Date(moment));
+    await page.clock.install({ time: new Date(moment) });
     await page.goto('/log');
     await page.getByRole('button', { name: 'By hand' }).click();
     const hand = page.getByRole('form', { name: 'A session by hand' });
