@@ -2,6 +2,13 @@ import type { Routes } from '@angular/router';
 import { provideIcons } from './parts/icons';
 import { Shell } from './shell';
 
+/** With its code, the worker that makes its script starts: both are there when somebody presses Run. */
+const loadRun = async () => {
+  const [page, worker] = await Promise.all([import('./pages/run/run-page'), import('./services/script-worker')]);
+  worker.scriptsWorker();
+  return page.RunPage;
+};
+
 /** The views in their frame. Each is loaded when it is first opened. */
 const views: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'sheets' },
@@ -43,13 +50,13 @@ const views: Routes = [
   {
     path: 'run/:id',
     title: 'Run · Keen Tempo',
-    loadComponent: () => import('./pages/run/run-page').then((page) => page.RunPage),
+    loadComponent: loadRun,
   },
   {
     path: 'solo',
     title: 'Alone · Keen Tempo',
     data: { id: 'solo' },
-    loadComponent: () => import('./pages/run/run-page').then((page) => page.RunPage),
+    loadComponent: loadRun,
   },
   {
     path: 'log',

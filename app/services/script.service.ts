@@ -12,10 +12,9 @@ import {
   type Sheet,
   type Voice,
 } from '../../core/index';
-import { startHelper, type Helper } from '../workers/in-worker';
 import type { SpokenWishes } from '../workers/protocol';
-import type { Scripts } from '../workers/script.worker';
 import { OwnWordsService } from './own-words.service';
+import { endScriptsWorker, scriptsWorker } from './script-worker';
 import { SettingsService } from './settings.service';
 import { VoiceService } from './voice.service';
 
@@ -25,7 +24,6 @@ export class ScriptService implements OnDestroy {
   private readonly wishes = toObservable(inject(SettingsService).wishes);
   private readonly voice = toObservable(inject(VoiceService).voice);
   private readonly ownWords = inject(OwnWordsService);
-  private helper: Helper<Scripts> | null = null;
   /** Whose clips the worker goes by. */
   private told: Voice | null = null;
 
@@ -50,10 +48,9 @@ export class ScriptService implements OnDestroy {
     changes: readonly LiveChange[],
   ): Promise<Script> {
     try {
-      this.helper ??= startHelper(new Worker(new URL('../workers/script.worker', import.meta.url), { type: 'module' }));
       const changed = voice !== this.told;
       this.told = voice;
-      return await this.helper.ask(async (scripts) => {
+      return await scriptsWorker().ask(async (scripts) => {
         if (changed) await scripts.speakAs(voice);
         return scripts.scriptOf(sheet, wishes, changes);
       });
@@ -65,8 +62,7 @@ export class ScriptService implements OnDestroy {
   }
 
   private letGo(): void {
-    this.helper?.end();
-    this.helper = null;
+    endScriptsWorker();
     this.told = null;
   }
 

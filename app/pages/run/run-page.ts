@@ -32,6 +32,7 @@ import { Stage } from '../../parts/stage/stage';
 import { KeysService } from '../../services/keys.service';
 import { runShortcuts } from './run-keys';
 import { SettingsService } from '../../services/settings.service';
+import { SheetToRun } from '../../services/sheet-to-run';
 import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-run.service';
 import { freePress } from './free-press';
@@ -55,6 +56,8 @@ import { WallsPanel } from './walls-panel';
 import { AwakeService } from '../../services/awake.service';
 import { LastRunsService } from '../../services/last-runs.service';
 import { NoticeService } from '../../services/notice.service';
+
+const sheetToRun = (info: unknown): SheetToRun | null => (info instanceof SheetToRun ? info : null);
 
 /** Performing a sheet: clock, staff and calls, large enough for a room. */
 @Component({
@@ -98,6 +101,10 @@ export class RunPage {
   private readonly lastRuns = inject(LastRunsService);
   private readonly router = inject(Router);
   private readonly awake = inject(AwakeService);
+  private readonly handed = sheetToRun(this.router.currentNavigation()?.extras.info);
+  /** Whether it is known what was broken off and what was seen the last time: before that nothing is started. */
+  private readonly known = signal(false);
+  protected readonly ready = computed(() => this.known() && this.runner.script() !== null);
   /** Every control but Stop is kept from stray touches. */
   protected readonly locked = signal(false);
 
@@ -169,20 +176,24 @@ export class RunPage {
   }
 
   private async load(id: string): Promise<void> {
+    const handed = this.handed?.sheet.id === id ? this.handed.sheet : null;
+    if (handed) this.stored.set(handed);
     const [sheet, last] = await Promise.all([
-      this.sheets.get(id),
+      handed ?? this.sheets.get(id),
       this.lastRuns.last(),
       this.findBroken((run) => run.sheet.id === id),
     ]);
     const stored = sheet ?? this.unfinished()?.run.sheet ?? null;
     this.seen.set(faultsSeen(last?.changes ?? []));
     this.stored.set(stored);
+    this.known.set(true);
   }
 
   private async loadSolo(text: string, stance: 'orthodox' | 'southpaw'): Promise<void> {
     if (this.phase() !== null) return;
     this.stored.set(this.solo.begin(text, this.name() ?? text, stance));
     await this.findBroken(({ solo }) => solo?.text === text);
+    this.known.set(true);
   }
 
   /** Which foot leads, remembered for the next time. */
@@ -192,7 +203,7 @@ export class RunPage {
 
   protected async start(): Promise<void> {
     const sheet = this.toRun();
-    if (!sheet) return;
+    if (!sheet || !this.known()) return;
     const before = this.unfinished();
     if (!(await this.runner.start(sheet, this.rate()))) return;
     if (this.text()) this.solo.slowly();

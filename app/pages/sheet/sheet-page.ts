@@ -58,6 +58,8 @@ import type { Entered } from './typed-piece';
 import { SheetTotals } from './sheet-totals';
 import { SidePanel, type SideTab } from './side-panel';
 import { TakeHomeMenu } from './take-home-menu';
+import { SettingsService } from '../../services/settings.service';
+import { SheetToRun } from '../../services/sheet-to-run';
 import { Told } from '../../services/told';
 import { fieldLook } from '../../parts/fields/field-look';
 
@@ -106,6 +108,7 @@ export class SheetPage {
   private readonly application = inject(ApplicationRef);
   private readonly injector = inject(Injector);
   private readonly router = inject(Router);
+  private readonly settings = inject(SettingsService);
   protected readonly book = inject(BookService);
   private readonly files = inject(FilesService);
   private readonly entry = viewChild(EntryBar);
@@ -329,7 +332,20 @@ export class SheetPage {
     return this.editor.sheet()?.blocks.length !== 0 && !(this.entry()?.filled() ?? false);
   }
 
+  /** As it stands here, changes that are still being saved included. */
+  protected readonly toRun = computed(() => {
+    const sheet = this.editor.sheet();
+    return sheet ? new SheetToRun(sheet) : undefined;
+  });
+
+  /** The pointer or the focus is on Run. */
+  protected async aboutToRun(): Promise<void> {
+    const { makeScriptAhead } = await import('../../services/script-worker');
+    const sheet = this.editor.sheet();
+    if (sheet) makeScriptAhead(sheet, this.settings.wishes());
+  }
+
   private run(): Promise<boolean> {
-    return this.router.navigate(['/run', this.id()]);
+    return this.router.navigate(['/run', this.id()], { info: this.toRun() });
   }
 }

@@ -34,6 +34,7 @@ import { aFrame } from '../../first/a-frame';
 import { BackupDueService } from '../../services/backup-due.service';
 import type { FilesService } from '../../services/files.service';
 import { freshId } from '../../services/fresh-id';
+import { SheetToRun } from '../../services/sheet-to-run';
 import { SheetsService } from '../../services/sheets.service';
 import { UnfinishedRunService, type BrokenOff } from '../../services/unfinished-run.service';
 import { FileButton } from '../../parts/fields/file-button';
@@ -175,7 +176,7 @@ export class SheetsPage {
     this.sheets.begin(sheet);
     let left = false;
     try {
-      left = await this.router.navigate([view, sheet.id]);
+      left = await this.router.navigate([view, sheet.id], { info: new SheetToRun(sheet) });
     } finally {
       this.leaving = left;
       // Where its page does not come, the line is of no use.
