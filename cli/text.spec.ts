@@ -57,7 +57,7 @@ describe('the tempo command on tempo text', () => {
       jasmine.objectContaining({
         level: 'error',
         line: 2,
-        what: 'the pieces take 1:15, but the round is 1:00: 0:15 too long',
+        what: 'the drills take 1:15, but the round is 1:00: 0:15 too long',
       }),
     ]);
     refused(['timeline', path], /line 3, column 13: "jabb" is not a move/);

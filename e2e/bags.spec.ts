@@ -2,7 +2,7 @@ import { expect, test } from '@playwright/test';
 
 test('the room by keys: a bag is put in, moved, and says what the numbers say', async ({ page }) => {
   await page.goto('/room');
-  await expect(page.getByText('its lower edge is at 0.75 m', { exact: false })).toBeVisible();
+  await expect(page.getByText('its bottom edge is at 0.75 m', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Put in' }).click();
   await page.getByRole('menuitem', { name: 'reflex', exact: true }).click();
   const bag = page.getByRole('button', { name: /^reflex, 4\.50 m from the left/ });
@@ -51,7 +51,7 @@ test('one session, four kinds of bag: versions, rotation and today follow from t
   await page.getByLabel('Minutes less').fill('5');
   await page.getByLabel('standing, places left').fill('0');
   await page.getByRole('button', { name: 'Show what changes' }).click();
-  await expect(page.getByText('standing is down: its lane is left out')).toBeVisible();
+  await expect(page.getByText('standing is out of use: its station is removed')).toBeVisible();
   await page.getByRole('button', { name: 'Run it so today' }).click();
   await expect(page.getByRole('columnheader', { name: 'Group 3 (3)' })).toBeVisible();
   await expect(page.getByRole('columnheader', { name: 'Group 4' })).toHaveCount(0);

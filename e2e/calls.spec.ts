@@ -13,7 +13,7 @@ test('a 30-second rest with too much to say shows the finding, and the mend fixe
   );
   await page.keyboard.press('Control+Enter');
   await page.getByRole('tab', { name: /^Findings/ }).click();
-  await expect(page.getByText(/this rest is 0:30; .* need/)).toBeVisible();
+  await expect(page.getByText(/this rest is 0:30, but .* need/)).toBeVisible();
   await page.getByRole('button', { name: /^Make the rest/ }).click();
   await expect(page.getByText(/this rest is/)).toHaveCount(0);
 });
@@ -75,7 +75,7 @@ test('what cannot be said at all is found beside the script, and mended there', 
     .fill('warm-up 5:00\nround 1:00\n  0:56: 1 2b\n  0:04: 1 2 3b 2 5 4 2 3 1 2 3b 2');
   await page.keyboard.press('Control+Enter');
   await page.getByRole('link', { name: 'Calls' }).click();
-  await expect(page.getByText(/takes .* s to say, and there are .* s for it/)).toBeVisible();
+  await expect(page.getByText(/takes .* s to say, but there are only .* s/)).toBeVisible();
   await expect(page.locator('[data-unsaid]').filter({ hasText: 'One, two, three body, two' })).toHaveCount(1);
   await page.getByRole('button', { name: 'Say “As shown”' }).click();
   await expect(page.getByRole('button', { name: /As shown/ })).toBeVisible();

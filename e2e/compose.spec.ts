@@ -6,6 +6,8 @@ async function composeBesideSheet(page: Page): Promise<void> {
   await page.goto('/sheets');
   await page.getByRole('button', { name: 'New sheet' }).first().click();
   await expect(page.getByLabel('Type a combination')).toBeFocused();
+  // The line is there before the page that knows the shortcut.
+  await expect(page.locator('kt-entry-bar')).toBeVisible();
   await page.keyboard.press('Alt+c');
   await expect(wishesOf(page)).toBeFocused();
 }

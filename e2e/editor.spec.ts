@@ -108,7 +108,7 @@ test.describe('a sheet a coach can live in', () => {
     await expect(bar).toContainText(/\d+ marked/);
     await page.keyboard.press('Escape');
     await page.keyboard.press('f');
-    await page.getByLabel('Find on the sheet').fill('singles');
+    await page.getByLabel('Find on the sheet').fill('one at a time');
     await expect(page.getByText('2 found')).toBeVisible();
   });
 

@@ -23,7 +23,7 @@ test('a session is changed while it runs: one press each, beside the clock, take
   const held = await seconds(page);
   await panel.getByRole('button', { name: '+ 30 s' }).click();
   await expect.poll(() => seconds(page)).toBe(held + 30);
-  await panel.getByRole('button', { name: /^Take back: 30 s more/ }).click();
+  await panel.getByRole('button', { name: /^Take back: 30 s added/ }).click();
   await expect.poll(() => seconds(page)).toBe(held);
 
   await panel.getByRole('button', { name: 'Slower' }).click();
@@ -42,7 +42,7 @@ test('a session is changed while it runs: one press each, beside the clock, take
   await expect(page.getByText('Held', { exact: true })).toBeHidden();
   await page.keyboard.press('t');
   await page.keyboard.press('c');
-  await expect(panel.getByRole('button', { name: /^Take back: 30 s more/ })).toBeVisible();
+  await expect(panel.getByRole('button', { name: /^Take back: 30 s added/ })).toBeVisible();
   await page.getByRole('button', { name: 'Stop now' }).click();
   await page.getByRole('button', { name: 'End the run' }).click();
   await page.locator('#over').waitFor();

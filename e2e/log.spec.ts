@@ -24,7 +24,7 @@ test('run, finish in three taps, and see it in log, progress and programme', asy
   await expect(page.getByText('It is in the log')).toBeVisible();
   await page.getByRole('radio', { name: '7', exact: true }).click();
   await page.getByLabel('Punches counted, if anyone counted').fill('30');
-  await page.getByRole('option', { name: 'Wrist bends at impact' }).click();
+  await page.getByRole('option', { name: 'Wrist bends on impact' }).click();
   await page.getByRole('button', { name: /^More: who/ }).click();
   await page.getByLabel('Class', { exact: true }).fill('Night watch');
   await page.getByLabel('Names, parted by commas').fill('Wren, Ada');
@@ -55,7 +55,7 @@ test('run, finish in three taps, and see it in log, progress and programme', asy
   await page.goto('/progress');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Progress');
   await choose(page, 'Class', 'Night watch');
-  await expect(page.getByText(/“Wrist bends at impact” was seen once/)).toBeVisible();
+  await expect(page.getByText(/“Wrist bends on impact” was seen once/)).toBeVisible();
   await page.goto('/programme');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Programme');
   await expect(page.getByRole('table', { name: 'The programme by week' })).toBeVisible();
@@ -67,7 +67,7 @@ test('the log is searched, put together, compared; a session by hand and tables 
   await page.getByLabel('Find').fill('alarm');
   await expect(page.getByText('1 entry', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Show all' }).click();
-  await choose(page, 'Fault seen', 'Wrist bends at impact');
+  await choose(page, 'Fault seen', 'Wrist bends on impact');
   await expect(page.getByText('4 entries')).toBeVisible();
   await page.getByRole('button', { name: 'Show all' }).click();
   await page.getByRole('radio', { name: 'By week' }).click();
@@ -97,7 +97,7 @@ test('the log is searched, put together, compared; a session by hand and tables 
   // A table of other origin: its columns are guessed, what is wrong is said, and all of it can be undone.
   await page.getByLabel('CSV in').setInputFiles(csvFile('Day;Duration;RPE\n01.02.2026;30:00;5\nsoon;20;3\n'));
   await expect(page.getByText('1 can be taken in, 1 cannot:')).toBeVisible();
-  await expect(page.getByText('Line 3: “soon” is no date')).toBeVisible();
+  await expect(page.getByText('Line 3: “soon” is not a date')).toBeVisible();
   await page.getByRole('button', { name: 'Take 1 in' }).click();
   await expect(page.getByText('36 entries')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -134,7 +134,7 @@ test('every chart has a sentence, a table, and goes out as PNG and CSV; a sugges
   // A coach's own wish changes what is said to be neglected.
   await page.getByLabel('At least, to the body').fill('60');
   await page.getByLabel('At least, to the body').blur();
-  await expect(page.getByText(/where 60 % are wanted/).first()).toBeVisible();
+  await expect(page.getByText(/the target is 60%/).first()).toBeVisible();
   await page.getByLabel('Weight, if you like').fill('70');
   await page.getByLabel('Weight, if you like').blur();
   await expect(page.getByText(/\d+ kcal/)).toBeVisible();

@@ -80,7 +80,7 @@ test('by keyboard alone: build a sheet, run it, stop it, say how hard it was', a
   await expect(entry).toBeFocused();
   await entry.press('Control+a');
   await page.keyboard.type('1 2 4');
-  await expect(page.locator('.facts')).toContainText('nothing winds up the rear side');
+  await expect(page.locator('.facts')).toContainText('the rear side has not reloaded');
   await page.keyboard.press('Alt+r');
   await expect(entry).toHaveValue('1 2 sl 4');
   await page.keyboard.press('Enter');

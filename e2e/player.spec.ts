@@ -86,13 +86,13 @@ test('a fault seen in one session is a reminder of the next, unless it is left o
   await page.getByRole('button', { name: 'Start' }).click();
   for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
   await page.keyboard.press('c');
-  await choose(page, 'A fault seen', 'Wrist bends at impact');
+  await choose(page, 'A fault seen', 'Wrist bends on impact');
   await expect(page.getByRole('listbox')).toHaveCount(0);
   await page.keyboard.press('s');
   await page.keyboard.press('x');
   await expect(page.locator('#over')).toBeVisible();
   await page.goto('/run/demo-ten-minutes');
-  const notice = page.locator('.notice').filter({ hasText: 'Seen last time: Wrist bends at impact' });
+  const notice = page.locator('.notice').filter({ hasText: 'Seen last time: Wrist bends on impact' });
   await notice.getByRole('button', { name: 'Leave them out' }).click();
   await expect(notice).toHaveCount(0);
 });

@@ -76,7 +76,7 @@ test('pieces that do not add up are a finding, and its mend mends it', async ({ 
   await page.getByLabel('Length of 1 2', { exact: true }).first().fill('1:30');
   await page.getByLabel('Length of 1 2', { exact: true }).first().press('Enter');
   const panel = page.getByRole('complementary', { name: 'Findings' });
-  await expect(panel).toContainText('the pieces take 3:30, but the round is 3:00: 0:30 too long');
+  await expect(panel).toContainText('the drills take 3:30, but the round is 3:00: 0:30 too long');
   await panel.getByRole('button', { name: 'Make the round 3:30' }).click();
   await expect(panel).not.toContainText('too long');
   await expect(page.locator('kt-sheet-totals')).toContainText('10:30');

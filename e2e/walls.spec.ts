@@ -82,7 +82,7 @@ test('a coach, two walls and a remote: screens follow, the remote presses, the t
     await expect(remote.getByRole('button', { name: 'One stage back' })).toBeEnabled({ timeout: 500 });
   }).toPass();
   await choose(remote, 'Another combination', 'Turnout · 1 2');
-  await expect(remote.getByRole('button', { name: 'Take back: another combination' })).toBeVisible();
+  await expect(remote.getByRole('button', { name: 'Take back: combination changed' })).toBeVisible();
   await remote.getByRole('button', { name: /^Lock/ }).click();
   await expect(remote.locator('.keys[inert]')).toHaveCount(1);
   await expect(remote.getByRole('button', { name: 'Stop now' })).toBeEnabled();

@@ -123,7 +123,7 @@ describe('numbers', () => {
     expect(wrongAt(host, 'Upper edge')).toBe(`Write ${(before.bottom + 0.02).toFixed(2).replace(/0$/, '')} to 6`);
     expect(rooms.room()?.bags[0]).toEqual(before);
     expect((await rooms.put({ ...demoRoom, bags: [{ ...before, top: before.bottom }] })).refused).toContain(
-      'the upper edge must be above the lower edge',
+      'the top edge must be above the bottom edge',
     );
   });
 });

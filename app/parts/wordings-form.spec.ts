@@ -45,7 +45,7 @@ describe('the phrasebook', () => {
     await write(focusName, '"Elbows in" on nonsense');
     expect(focuses).toEqual(kept);
     expect(area.value).toBe('"Elbows in" on nonsense');
-    expect(wrongAt(host(fixture), focusName)).toContain('neither a move nor a bag');
+    expect(wrongAt(host(fixture), focusName)).toContain('is not a move or a bag');
     await write('Praise, a line each', ' Good \n\n');
     expect(wordings.cheers).toEqual(['Good']);
     tick(host(fixture), 'Strikes by their names');

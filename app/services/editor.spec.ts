@@ -122,7 +122,7 @@ describe('the editor', () => {
       ...sheet,
       blocks: sheet.blocks.map((block) => ({ ...block, ms: 24 * 3600 * 1000 + 5000 })),
     }));
-    expect([editor.sheet(), editor.refused()]).toEqual([before, 'a length: at most 24:00:00']);
+    expect([editor.sheet(), editor.refused()]).toEqual([before, 'length: at most 24:00:00']);
     editor.apply(round);
     expect(editor.refused()).toBe('');
   });

@@ -53,7 +53,7 @@ describe('what is told of a change', () => {
   it('is what was put in, and what was done to marked rows', async () => {
     const { editor, rows, round } = await setUp();
     rows.addBlock('core');
-    await until(() => heard().startsWith('Core put in'));
+    await until(() => heard().startsWith('Core added'));
     editor.marked.set(new Set([round.id]));
     rows.doMarked({ what: 'nudge', ms: -5000 });
     await says('Round 1: 3:00 → 2:55');

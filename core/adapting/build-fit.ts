@@ -60,7 +60,7 @@ function roundWays(block: Block, build: PieceOf<'build'>, count: number): Way[] 
       edit: (sheet) => changeBlock(sheet, block.id, { times: count, restMs: block.restMs ?? usualRest }),
     },
     {
-      label: `Put all stages into each ${block.kind}`,
+      label: `Fit all stages into every ${block.kind}`,
       edit: (sheet) => changePiece(sheet, { ...build, every: evenStages(count, Math.max(count * 1000, has)) }),
     },
   ];
@@ -86,12 +86,12 @@ function intervalWays(block: Block, build: PieceOf<'build'>, count: number, has:
   const fewer = takes > has ? fewerStages(build, room) : null;
   if (fewer && room * usual === has)
     ways.push({
-      label: `Build it in ${times(room, 'stage')}, two moves at once where needed`,
+      label: `Build it in ${times(room, 'stage')}, two moves at a time where needed`,
       edit: (sheet) => changePiece(sheet, fewer),
     });
   if (takes > has && block.kind === 'round' && (block.times ?? 1) === 1 && block.pieces.length === 1)
     ways.push({
-      label: `One stage a round, ${times(count, 'round')} of ${sayClock(block.ms ?? 0)}`,
+      label: `One stage per round, ${times(count, 'round')} of ${sayClock(block.ms ?? 0)}`,
       edit: (sheet) =>
         changeBlock(changePiece(sheet, { ...build, every: 'round' }), block.id, { times: count, restMs: usualRest }),
     });

@@ -54,11 +54,11 @@ describe('a list of changes', () => {
   it('says what was put in and taken out', () => {
     expect(changed(before, '# Tower', 'bag: heavy', 'round 3:00 x3 rest 1:00 goal 100', '  1:00 strong: 1 2')).toEqual([
       'Round 1: 2 3 taken out',
-      'Rest taken out',
+      'Rest removed',
     ]);
     expect(
       listChanges(sheetOf('round 3:00'), sheetOf('round 3:00 learn then mirror', '  1:00 own time', 'cool-down 2:00')),
-    ).toEqual(['Round 1: learnt and then mirrored', 'Round 1: own time put in', 'Cool-down put in, 2:00']);
+    ).toEqual(['Round 1: now learn, then mirror', 'Round 1: own time added', 'Cool-down added, 2:00']);
   });
 
   describe('of what was moved', () => {
@@ -87,14 +87,14 @@ describe('a list of changes', () => {
 
     it('is not what was taken out or put in beside it', () => {
       const without = { ...whole, blocks: whole.blocks.filter(({ id }) => id !== round.id) };
-      expect(listChanges(whole, without)).toEqual(['Round 1 taken out']);
-      expect(listChanges(without, whole)).toEqual(['Round 1 put in, 2:00']);
+      expect(listChanges(whole, without)).toEqual(['Round 1 removed']);
+      expect(listChanges(without, whole)).toEqual(['Round 1 added, 2:00']);
     });
 
     it('counts what was put in beside it', () => {
       const cool = { ...core, id: 'cool', kind: 'cool-down' as const };
       const more = { ...moveBlock(whole, core.id, 0), blocks: [...moveBlock(whole, core.id, 0).blocks, cool] };
-      expect(listChanges(whole, more)).toEqual(['Core moved, now 1 of 5', 'Cool-down put in, 1:00']);
+      expect(listChanges(whole, more)).toEqual(['Core moved, now 1 of 5', 'Cool-down added, 1:00']);
     });
 
     it('says of several that they were', () => {
@@ -116,11 +116,11 @@ describe('a list of changes', () => {
     const cases: readonly (readonly [Sheet, string])[] = [
       [{ ...before, stance: 'southpaw' }, 'Stance changed'],
       [{ ...before, class: { ...before.class, people: 9 } }, 'Class changed'],
-      [{ ...before, parts: [{ name: 'Hook', text: '3' }] }, 'Parts changed'],
+      [{ ...before, parts: [{ name: 'Hook', text: '3' }] }, 'Named parts changed'],
       [{ ...before, note: 'bring water' }, 'Note changed'],
       [{ ...before, gloves: { onMs: 60_000, offMs: 20_000 } }, 'Time for gloves changed'],
       [withBlock({ note: 'slowly' }), 'Round 1: note changed'],
-      [withBlock({ says: [{ words: 'breathe', atMs: 1000 }] }), 'Round 1: calls of the coach changed'],
+      [withBlock({ says: [{ words: 'breathe', atMs: 1000 }] }), 'Round 1: your own calls changed'],
       [withBlock({ pieces: [{ ...piece, gapMs: 5000 }, ...block.pieces.slice(1)] }), 'Round 1: 1 2 changed'],
     ];
     expect(cases.length).toBe(8);
@@ -156,7 +156,7 @@ describe('what a build takes', () => {
     expect(fit.ways.map(({ label }) => label)).toEqual([
       'Make each stage 0:20, the last 0:40',
       'Make the round 2:30',
-      'One stage a round, 5 rounds of 2:00',
+      'One stage per round, 5 rounds of 2:00',
     ]);
     for (const { label, edit } of fit.ways) {
       const [block] = edit(sheetOf('round 2:00', '  build pyramid every 0:30: 1 2 3')).blocks;

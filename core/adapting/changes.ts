@@ -13,26 +13,26 @@ const ofSheet: Readonly<
   Record<Exclude<keyof Sheet, 'format' | 'version' | 'id' | 'title' | 'bag' | 'class' | 'blocks'>, string>
 > = {
   stance: 'Stance',
-  stances: 'Changes of stance',
-  numbers: 'Numbers',
-  parts: 'Parts',
-  lanes: 'Lanes',
+  stances: 'Stance changes',
+  numbers: 'Numbering',
+  parts: 'Named parts',
+  lanes: 'Stations',
   groups: 'Groups',
-  changeOverMs: 'Time to change lanes',
-  ownBags: 'Own bags',
-  ball: 'Ball between cords',
+  changeOverMs: 'Time to rotate',
+  ownBags: 'Your own bags',
+  ball: 'Double-end bag',
   gloves: 'Time for gloves',
-  schools: 'Schools',
-  focuses: 'Reminders',
+  schools: 'Where coaches differ',
+  focuses: 'Cues',
   calls: 'Calls',
   note: 'Note',
-  head: 'Head of the text',
+  head: 'Other lines',
 };
 /** What a block tells with its figures. */
 type Figured = 'ms' | 'times' | 'restMs' | 'goal' | 'bag' | 'title' | 'switchStance' | 'learnThenMirror';
 const ofBlock: Readonly<Record<Exclude<keyof Block, 'id' | 'pieces' | Figured>, string>> = {
   kind: 'kind',
-  says: 'calls of the coach',
+  says: 'your own calls',
   focuses: 'reminders',
   note: 'note',
 };
@@ -78,15 +78,15 @@ function blockChanges(before: Block, after: Block): string[] {
   if (before.goal !== after.goal)
     said.push(
       after.goal === undefined
-        ? 'no punch goal any more'
+        ? 'punch goal removed'
         : `goal ${dash(String(before.goal ?? 'none'), String(after.goal))}`,
     );
   if (before.bag !== after.bag) said.push(`on ${after.bag ?? 'the bag of the sheet'}`);
-  if ((before.title ?? '') !== (after.title ?? '')) said.push(`now called ${after.title ?? 'nothing'}`);
+  if ((before.title ?? '') !== (after.title ?? '')) said.push(`renamed to ${after.title ?? 'nothing'}`);
   if ((before.switchStance ?? false) !== (after.switchStance ?? false))
-    said.push(after.switchStance ? 'stance changes' : 'stance stays');
+    said.push(after.switchStance ? 'switches stance' : 'no longer switches stance');
   if ((before.learnThenMirror ?? false) !== (after.learnThenMirror ?? false))
-    said.push(after.learnThenMirror ? 'learnt and then mirrored' : 'no longer mirrored');
+    said.push(after.learnThenMirror ? 'now learn, then mirror' : 'no longer mirrored');
   return [...said, ...others(ofBlock, before, after)];
 }
 
@@ -99,8 +99,8 @@ function pieceChanges(before: Piece, after: Piece, sheet: Sheet): string[] {
     said.push(`${is}: ${dash(clock(pieceLength(before)), clock(pieceLength(after)))}`);
   if (before.effort !== after.effort) said.push(`${is}: ${dash(sayEffort(before.effort), sayEffort(after.effort))}`);
   const nonStop = (piece: Piece): boolean => 'nonStop' in piece && piece.nonStop === true;
-  if (nonStop(before) !== nonStop(after)) said.push(`${is}: ${nonStop(after) ? 'non-stop' : 'with a breath between'}`);
-  if (before.focus !== after.focus) said.push(`${is}: ${after.focus ?? 'no focus any more'}`);
+  if (nonStop(before) !== nonStop(after)) said.push(`${is}: ${nonStop(after) ? 'non-stop' : 'with a gap in between'}`);
+  if (before.focus !== after.focus) said.push(`${is}: ${after.focus ?? 'focus removed'}`);
   return said.length > 0 || alike(before, after) ? said : [`${is} changed`];
 }
 
@@ -124,7 +124,7 @@ export function listChanges(before: Sheet, after: Sheet): string[] {
     const name = was.get(block.id) ?? '';
     const now = left.get(block.id);
     if (!now) {
-      said.push(`${name} taken out`);
+      said.push(`${name} removed`);
       continue;
     }
     // Most of a long sheet is the very same after a change.
@@ -146,10 +146,10 @@ export function listChanges(before: Sheet, after: Sheet): string[] {
     if (inside !== null) said.push(`${name}: ${inside}`);
     const known = new Set(block.pieces.map(({ id }) => id));
     for (const piece of now.pieces)
-      if (!known.has(piece.id)) said.push(`${name}: ${pieceName(piece, schemeOrSix(after.numbers))} put in`);
+      if (!known.has(piece.id)) said.push(`${name}: ${pieceName(piece, schemeOrSix(after.numbers))} added`);
   }
   for (const block of after.blocks)
-    if (!was.has(block.id)) said.push(`${is.get(block.id) ?? ''} put in, ${clock(block.ms)}`);
+    if (!was.has(block.id)) said.push(`${is.get(block.id) ?? ''} added, ${clock(block.ms)}`);
   return said;
 }
 

@@ -74,7 +74,7 @@ export const learningOrders: readonly LearningOrder[] = [
       step('Jab, cross', '1 wait 2', 50, 'each as it comes through the middle'),
       step('Single hooks', '3', 50, 'soft: hooks are tricky'),
       step('Single uppercuts', '5', 50, 'soft: uppercuts are tricky'),
-      step('Round it', '1 ci 2', 'steady', 'a step between two shots'),
+      step('Round it', '1 ci 2', 'steady', 'one step between punches'),
     ],
   },
   {
@@ -82,12 +82,12 @@ export const learningOrders: readonly LearningOrder[] = [
     name: 'By ear',
     steps: [
       rhythm('Soft touches', [0], 'easy', 'never reaching the board'),
-      rhythm('Sevens', [7], 'easy', 'seven rebounds to a touch'),
-      rhythm('Fives', [5], 'easy', 'five rebounds to a touch'),
-      rhythm('Triplets', [3], 'steady', 'three rebounds to a touch'),
+      rhythm('Sevens', [7], 'easy', 'seven rebounds per touch'),
+      rhythm('Fives', [5], 'easy', 'five rebounds per touch'),
+      rhythm('Triplets', [3], 'steady', 'three rebounds per touch'),
       rhythm('Triplets and a single', [3, 3, 1], 'steady', 'two triplets and a single; let the singles grow'),
       rhythm('Two triplets, four singles', [3, 3, 1, 1, 1, 1], 'steady', 'listen for the change'),
-      rhythm('Singles', [1], 'steady', 'one rebound to a touch, short runs'),
+      rhythm('Singles', [1], 'steady', 'one rebound per touch, short runs'),
     ],
   },
   {
@@ -107,9 +107,9 @@ export const learningOrders: readonly LearningOrder[] = [
     name: 'Round it, then through it',
     steps: [
       step('Touch and step', '1 out', 'easy', 'left and right round the bag, not into it'),
-      step('One-two and round', '1 2 ci', 'easy', 'wrist straight, fist closed'),
-      step('In for straights', 'in 1 2 out', 'steady', 'from one step out of touch'),
-      step('Hooks at middle', '1 2 3', 'steady', 'palm toward you'),
+      step('One-two and round', '1 2 ci', 'easy', 'straight wrist, tight fist'),
+      step('In for straights', 'in 1 2 out', 'steady', 'from one step out of range'),
+      step('Hooks at middle', '1 2 3', 'steady', 'palm facing you'),
       step('Body', '1 2b 3b', 'steady', 'bend the knees'),
       step('With power', '1 2 3 2', 'strong', 'hit through, stay off the bag'),
     ],

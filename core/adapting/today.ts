@@ -28,7 +28,9 @@ function withPlaces(sheet: Sheet, places: Readonly<Record<string, number>>): { s
   const lanes = sheet.lanes?.map((lane) => {
     const left = places[lane.bag];
     if (left === undefined || left === lane.places) return lane;
-    said.push(left > 0 ? `${lane.bag}: ${lane.places} → ${left} places` : `${lane.bag} is down: its lane is left out`);
+    said.push(
+      left > 0 ? `${lane.bag}: ${lane.places} → ${left} places` : `${lane.bag} is out of use: its station is removed`,
+    );
     return { ...lane, places: left };
   });
   if (lanes) return { sheet: { ...sheet, lanes }, said };
@@ -36,19 +38,19 @@ function withPlaces(sheet: Sheet, places: Readonly<Record<string, number>>): { s
   const adapted = adaptSheet(sheet, freeFloor);
   return {
     sheet: adapted.sheet,
-    said: [`the ${sheet.bag} bag is down: everything as shadow work`, ...adapted.changes],
+    said: [`the ${sheet.bag} bag is out of use: everything becomes shadow boxing`, ...adapted.changes],
   };
 }
 
 function sayBoard(before: Board | null, after: Board | null): string[] {
-  if (!after) return before ? ['no rotation any more: everybody works on one kind'] : [];
+  if (!after) return before ? ['no rotation: everyone works on one kind of bag'] : [];
   const sizes = (board: Board): string => board.groups.join(', ');
   const said: string[] = [];
   if (!before || before.kinds.join() !== after.kinds.join())
     said.push(`rotation: ${after.groups.length} groups over ${after.kinds.join(', ')}`);
   if (before && sizes(before) !== sizes(after)) said.push(`groups of ${sizes(before)} → ${sizes(after)}`);
   for (const { bag, people, places } of after.crowded)
-    said.push(`${bag}: ${people} people for ${places} places; the others work beside it as shadow`);
+    said.push(`${bag}: ${people} people for ${places} places; the rest shadow box beside it`);
   return said;
 }
 
@@ -75,8 +77,8 @@ export function forToday(sheet: Sheet, today: Today): ForToday {
     if (!fitted.ok)
       return {
         ok: false,
-        what: `it cannot be cut to ${sayClock(Math.max(0, target))}`,
-        mend: `the nearest it goes to is ${fitted.nearest.map(sayClock).join(' or ')}; take a round out first`,
+        what: `it cannot be shortened to ${sayClock(Math.max(0, target))}`,
+        mend: `the closest possible is ${fitted.nearest.map(sayClock).join(' or ')}; remove a round first`,
       };
     said.push(`length: ${sayClock(compile(now).ms)} → ${sayClock(target)}`, ...listChanges(now, fitted.sheet));
     now = fitted.sheet;

@@ -41,14 +41,14 @@ describe('why a combination does not fit', () => {
     expect(speed.reasons[0]).toBe('numbered combinations become rhythms on the speed bag');
     expect(speed.reasons[1]).toMatch(/^instead: /);
     expect(fit('2 3', 'double-end').reasons).toEqual([
-      'a hook sends the double-end ball sideways: a cross brings it back',
+      'a hook sends the double-end bag sideways: a cross brings it back',
     ]);
     const same = { schools: { ...usualSchools, afterHook: 'same hand' as const } };
     expect(fit('2 3', 'double-end', same).reasons).toEqual([
-      'a hook sends the double-end ball sideways: the same hand brings it back',
+      'a hook sends the double-end bag sideways: the same hand brings it back',
     ]);
     expect(fit('1 2', 'reflex').reasons).toEqual([
-      'the reflex ball has to come back through the middle: a beat between two strikes',
+      'the reflex bag has to come back through the middle: one beat between strikes',
     ]);
     expect(fit('1 2', 'heavy')).toEqual({ bag: 'heavy', verdict: 'fits', reasons: [], adapted: null, offers: [] });
   });
@@ -57,7 +57,7 @@ describe('why a combination does not fit', () => {
     const long = fit('1 2 1 2 1 2 1 2', 'double-end', { level: 'beginner' });
     expect(long.verdict).toBe('adapt');
     expect(long.reasons[0]).toMatch(
-      /^8 strikes are more than is useful on the double-end bag for beginners: the first \d$/,
+      /^8 strikes is too many for beginners on the double-end bag: shortened to the first \d$/,
     );
     const kept = long.adapted ? strikesIn(long.adapted.items) : 0;
     expect(long.reasons[0]).toContain(`the first ${kept}`);

@@ -20,7 +20,7 @@ function reaim(given: Move, nature: BagNature, reasons: Reasons): Move {
   const id = goal === 'leg' ? given.id : (kindNamed(moveKind(given.id).heights?.[goal])?.id ?? given.id);
   const moved: Move = { ...given, id, target: goal };
   reasons.add(
-    `${fullMoveName(given)}: the ${nature.name} bag takes nothing to the ${given.target}; to the ${goal} instead`,
+    `${fullMoveName(given)}: nothing to the ${given.target} on the ${nature.name} bag; aimed at the ${goal} instead`,
   );
   return moveKind(id).targets.includes(goal) ? moved : replace(given, nature, reasons);
 }
@@ -52,11 +52,11 @@ function replace(given: Move, nature: BagNature, reasons: Reasons): Move {
 
 function fitMove(given: Move, nature: BagNature, reasons: Reasons): Move {
   if (nature.noCircling && moveKind(given.id).circles) {
-    reasons.add(`circle: no room to walk round the ${nature.name} bag here; a change of angle instead`);
+    reasons.add(`circle: no room to move around the ${nature.name} bag here; angle out instead`);
     return { ...given, id: 'angle-out' };
   }
   if (familyOf(given) === 'hold' && !nature.families.includes('hold')) {
-    reasons.add(`${fullMoveName(given)}: nothing to take hold of on the ${nature.name} bag; a cover instead`);
+    reasons.add(`${fullMoveName(given)}: nothing to grab on the ${nature.name} bag; cover instead`);
     return move('cover');
   }
   // A feint hits nothing, so any bag takes it; defences and steps neither.
@@ -65,7 +65,7 @@ function fitMove(given: Move, nature: BagNature, reasons: Reasons): Move {
     ? reaim(given, nature, reasons)
     : replace(given, nature, reasons);
   if (taken.force !== 'hard' || !nature.powerCapped) return taken;
-  reasons.add(`${fullMoveName(taken)}: power is capped on the ${nature.name} bag`);
+  reasons.add(`${fullMoveName(taken)}: no full power on the ${nature.name} bag`);
   const { force, ...soft } = taken;
   return force ? soft : taken;
 }
@@ -81,10 +81,10 @@ function takesSlot(of: SlotKind, nature: BagNature): boolean {
 function fitSlot(slot: Slot, nature: BagNature, reasons: Reasons): Item {
   const of = [slot.of, 'punches' as const, 'kicks' as const].find((each) => takesSlot(each, nature));
   if (of !== slot.of)
-    reasons.add(`any ${slot.of}: not on the ${nature.name} bag; ${of ? `any ${of}` : 'a held beat'} instead`);
+    reasons.add(`any ${slot.of}: not on the ${nature.name} bag; ${of ? `any ${of}` : 'a one-beat wait'} instead`);
   if (!of) return move('wait');
   const { force, ...soft } = slot;
-  if (force && nature.powerCapped) reasons.add(`any hard ${of}: power is capped on the ${nature.name} bag`);
+  if (force && nature.powerCapped) reasons.add(`any hard ${of}: no full power on the ${nature.name} bag`);
   return {
     ...(nature.powerCapped ? soft : slot),
     of,

@@ -112,8 +112,8 @@ function fillGaps(combination: Combination, watch: () => Watch): Combination | n
 
 const saidAfterHook = (name: string, school: Schools['afterHook']): string =>
   school === 'rear straight'
-    ? `a hook sends the ${name} ball sideways: a cross brings it back`
-    : `a hook sends the ${name} ball sideways: the same hand brings it back`;
+    ? `a hook sends the ${name} bag sideways: a cross brings it back`
+    : `a hook sends the ${name} bag sideways: the same hand brings it back`;
 
 /** The combination with everything put in that must follow on this bag; null where it gets too long to follow. */
 export function fitOrder(
@@ -131,7 +131,7 @@ export function fitOrder(
   if (followed && nature.oneAtATime) {
     const beaten: Combination | null = fillGaps(followed, hurried);
     if (beaten !== followed)
-      reasons.add(`the ${nature.name} ball has to come back through the middle: a beat between two strikes`);
+      reasons.add(`the ${nature.name} bag has to come back through the middle: one beat between strikes`);
     followed = beaten;
   }
   return followed;

@@ -24,7 +24,7 @@ function newlyStuck(before: Study, after: Study): StuckSeam[] {
 function* waysFor(now: Study, stuck: StuckSeam): Generator<TriedRepair, undefined> {
   yield* repairsOf(now, stuck.turn, stuck.seam);
   const left = shorter(now, stuck);
-  if (left && left.items.length > 0) yield { what: 'one strike is left out', combination: left, studied: study(left) };
+  if (left && left.items.length > 0) yield { what: 'one strike removed', combination: left, studied: study(left) };
 }
 
 /** The combination without the step behind a seam. */

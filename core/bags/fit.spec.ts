@@ -58,9 +58,9 @@ describe('matching with a bag', () => {
     const read = readCombination('1 2b lk');
     if (!read.ok) throw new Error('unreadable');
     expect(fitToBag(read.value, 'double-end').reasons).toEqual([
-      'cross to the body: the double-end bag takes nothing to the body; to the head instead',
+      'cross to the body: nothing to the body on the double-end bag; aimed at the head instead',
       'rear low kick: no kick on the double-end bag; cross instead',
-      'cross straight after cross: nothing winds up the rear side again; slip to the rear side first',
+      'cross straight after cross: the rear side has not reloaded; slip to the rear side first',
     ]);
     expect(fitToBag(read.value, 'speed').reasons[1]).toContain('triplets');
   });

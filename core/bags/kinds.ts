@@ -59,7 +59,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
     body: 'none',
     gloves: false,
     goodFor: 'footwork, full reach, defence, any strike',
-    care: 'do not snap elbows or knees to full lock at speed',
+    care: 'don’t lock your elbows or knees at speed',
   },
   heavy: {
     name: 'heavy',
@@ -68,8 +68,8 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
     hangs: true,
     measured: 'pendulum',
     longest: { beginner: 8, intermediate: 12, advanced: 20 },
-    goodFor: 'power, body and head, all punches, kicks where it is long enough',
-    care: 'never meet it square as it swings in: step round; wrist straight, fist closed; stay off the bag',
+    goodFor: 'power, head and body, all punches, kicks if it is long enough',
+    care: 'never meet it square as it swings in, step around it; straight wrist, tight fist; don’t lean on the bag',
   },
   standing: {
     name: 'standing',
@@ -78,8 +78,8 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
     targets: ['head', 'body'],
     powerCapped: true,
     longest: { beginner: 4, intermediate: 6, advanced: 8 },
-    goodFor: 'long straights in ones to threes, a step in and out, circling both ways, level changes',
-    care: 'snap and touch: it must not be knocked over; nothing low at the base',
+    goodFor: 'long straights, one to three at a time, stepping in and out, circling both ways, changing levels',
+    care: 'snap your punches, don’t push it over; nothing low near the base',
   },
   'double-end': {
     name: 'double-end',
@@ -92,7 +92,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
     bodyBySchool: true,
     longest: { beginner: 4, intermediate: 6, advanced: 10 },
     goodFor: 'timing, accuracy, defence after punching, straights',
-    care: 'begin softly; what follows a hook must bring the ball back',
+    care: 'start soft; after a hook, the next punch must bring the ball back',
   },
   reflex: {
     name: 'reflex',
@@ -103,7 +103,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
     oneAtATime: true,
     longest: { beginner: 3, intermediate: 4, advanced: 6 },
     goodFor: 'the six punches one at a time, timing',
-    care: 'hit it as it comes through the middle; below 50 % power to begin with',
+    care: 'hit it as it passes through the middle; start below 50% power',
   },
   speed: {
     name: 'speed',
@@ -111,9 +111,9 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
     ...small,
     tricks: ['elbow'],
     measured: 'rebounds',
-    rhythm: 'triplets: three rebounds to a touch, lead and rear in turn, then runs of singles',
-    goodFor: 'rhythm, by ear',
-    care: 'straight touches, no downward blows: the board hurts',
+    rhythm: 'triplets: three rebounds per touch, alternating lead and rear, then runs of singles',
+    goodFor: 'rhythm and listening',
+    care: 'hit straight, never downwards: the board hurts',
   },
   pads: {
     name: 'pads',
@@ -122,7 +122,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
     body: 'held',
     targets: ['head', 'body'],
     goodFor: 'accuracy, distance, kicks and knees with a holder',
-    care: 'nothing to the holder’s sternum or groin; elbows and wrists firm; kicks to the leg go to the body',
+    care: 'nothing to the holder’s sternum or groin; holders, elbows and wrists firm; low kicks become body kicks',
   },
 };
 

@@ -22,22 +22,22 @@ export const ownBagSchema = z.strictObject({
     .check(
       z.minLength(1),
       z.maxLength(40),
-      z.regex(/^[\p{L}\p{N}][\p{L}\p{N} ]*$/u, 'letters, figures and spaces only'),
+      z.regex(/^[\p{L}\p{N}][\p{L}\p{N} ]*$/u, 'letters, numbers and spaces only'),
     ),
   targets: z.array(z.enum(targets)).check(z.minLength(1), z.maxLength(3), z.describe('what can be hit on it')),
   families: z.array(z.enum(strikeFamilies)).check(z.minLength(1), z.maxLength(6), z.describe('strikes that it takes')),
   powerCapped: z.optional(z.boolean()).check(z.describe('hard shots are softened')),
   wildAfterHooks: z
     .optional(z.boolean())
-    .check(z.describe('a hook sends it sideways, so that something must bring it back')),
-  oneAtATime: z.optional(z.boolean()).check(z.describe('it has to settle between two strikes')),
+    .check(z.describe('hooks send it sideways, so the next strike must bring it back')),
+  oneAtATime: z.optional(z.boolean()).check(z.describe('needs to settle between strikes')),
   longest: z
     .optional(z.strictObject({ beginner: most, intermediate: most, advanced: most }))
-    .check(z.describe('most strikes of a useful combination')),
-  holds: z.optional(z.boolean()).check(z.describe('hands can take hold of it; true unless told')),
+    .check(z.describe('longest useful combination, in strikes')),
+  holds: z.optional(z.boolean()).check(z.describe('can be grabbed; default true')),
   rhythm: z
     .optional(z.string().check(z.minLength(1), z.maxLength(400)))
-    .check(z.describe('numbered combinations become this instead')),
+    .check(z.describe('used instead of numbered combinations')),
   care: z.optional(z.string().check(z.maxLength(400))),
 });
 export type OwnBag = z.infer<typeof ownBagSchema>;
@@ -45,7 +45,7 @@ export type OwnBag = z.infer<typeof ownBagSchema>;
 /**
  * Why a new kind cannot have a name, or null where it can. Only asked where a kind is made: one that was kept under the
  * name of a kind that came later stays the coach's own.
- * @example takenName('Heavy') // "this is the name of a kind that is there"
+ * @example takenName('Heavy') // "that name is already used"
  */
 export function takenName(name: string): string | null {
   // Text reads words and hyphens alike: "Double end" would be the kind `double-end` there.
@@ -54,7 +54,7 @@ export function takenName(name: string): string | null {
     .toLowerCase()
     .replace(/[\s-]+/g, '-');
   const kind = bagKinds.find((each) => each === asText);
-  return kind === undefined ? null : `this is the name of a kind that is there; add a word, as “${name.trim()} two”`;
+  return kind === undefined ? null : `that name is already used; add a word, as “${name.trim()} two”`;
 }
 
 /** The name of a kind of bag: one that is built in, or one of the coach's own. */

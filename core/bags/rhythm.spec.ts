@@ -29,8 +29,8 @@ describe('a rhythm of the speed bag', () => {
     for (const rate of [0, -60, NaN]) {
       const read = speedRhythm([3], rate);
       expect(read.ok).toBeFalse();
-      if (!read.ok) expect(read.fault.what).toContain(`a bag does not rebound ${rate} times a minute`);
-      if (!read.ok) expect(read.fault.mend).toContain('six times as many');
+      if (!read.ok) expect(read.fault.what).toContain(`no bag rebounds ${rate} times per minute`);
+      if (!read.ok) expect(read.fault.mend).toContain('multiply by six');
     }
     expect(speedRhythm([2], 300).ok).toBeFalse();
     expect(speedRhythm([3], 1).ok).toBeTrue();

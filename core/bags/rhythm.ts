@@ -37,8 +37,8 @@ export function speedRhythm(rebounds: readonly number[], reboundsPerMinute: PerM
       at: 0,
       end: 0,
       read: String(reboundsPerMinute),
-      what: `a bag does not rebound ${reboundsPerMinute} times a minute`,
-      mend: 'count the rebounds of ten seconds and write six times as many',
+      what: `no bag rebounds ${reboundsPerMinute} times per minute`,
+      mend: 'count the rebounds in ten seconds and multiply by six',
     });
   const touches: Touch[] = [];
   let at: Seconds = 0;

@@ -54,7 +54,7 @@ function judgements(): Graph {
       // The range here is the one of the whole beginning, which two moves alone do not tell.
       const here = first && second ? { ...walked, steps: [first, { ...second, apart }] } : walked;
       const [seam] = seamsOf(here);
-      if (!seam) throw new Error('two moves have a seam');
+      if (!seam) throw new Error('give two moves');
       seams[key] = seam;
       return seam;
     },

@@ -47,8 +47,8 @@ function waysByWishes(beginning: Combination, wishes: readonly Wish[]): Read<(le
   const letters = lettersOf(beginning);
   if (letters.includes(-1))
     return bad({
-      ...{ at: 0, end: 0, read: '', what: 'with wishes a beginning is of plain moves' },
-      mend: 'leave out slots, pairs, groups, feints and marks',
+      ...{ at: 0, end: 0, read: '', what: 'with criteria, start with plain moves only' },
+      mend: 'use plain moves only: no "any", pairs, groups, feints or marks',
     });
   const machine = machineOf(wishes);
   if (!machine.ok) return machine;

@@ -191,7 +191,7 @@ function numbering(): (first: number, rest: readonly number[]) => number {
 }
 
 /** What a set of wishes without a bound is told. */
-const unbounded = 'say how many moves there may be, as 5-8 moves';
+const unbounded = 'say how many moves, for example 5-8 moves';
 
 /**
  * The machine of some wishes; a fault where nothing bounds how many moves there may be.
@@ -208,7 +208,7 @@ export function machineOf(
       at: 0,
       end: 0,
       read: wishes.map(({ phrase }) => phrase).join(', '),
-      what: 'these wishes have no end',
+      what: 'there is no limit on the length',
       mend: unbounded,
     });
   const parts = [...partsOf(wishes), ...extra];

@@ -67,17 +67,17 @@ describe('reading wishes', () => {
     expect(countOf('3 moves, without 6') < countOf('3 moves, without 6b')).toBeTrue();
     for (const [text, mend] of [
       ['', 'phrases'],
-      ['5 bananas', 'neither a family nor a move'],
+      ['5 bananas', 'not a kind of strike or a move'],
       ['begins (1 2)x3', 'plain moves'],
       ['on the moon', 'after on write a bag'],
       ['6-4 moves', 'the smaller number first'],
       ['31 moves', 'at most 30'],
-      ['at most 3 s at breakneck', 'after at write a pace'],
+      ['at most 3 s at breakneck', 'after at, put a pace'],
       ['like 1 2 __', 'and _ for any'],
       ['heights head feet', 'head, body, leg'],
       ['two edits from nowhere', '2 edits from the book'],
       ['teaches patience', 'after teaches write a fault'],
-      ['both bags', 'no bags in this room'],
+      ['both bags', 'this room has no bags'],
     ] as const) {
       const read = readWishes(text);
       expect(read.ok).toBeFalse();

@@ -19,14 +19,14 @@ function counted(least: number, most: number, what: string, { scheme }: WishName
   if (least > most) return { mend: `write the smaller number first: ${most}-${least}` };
   if (what === 'move' || what === 'moves')
     return most > mostMoves
-      ? { mend: `write at most ${mostMoves} moves` }
+      ? { mend: `use at most ${mostMoves} moves` }
       : oneWish({ kind: 'moves', least: Math.max(1, least), most });
   const of = gatheredBy(what);
   if (of) return oneWish({ kind: 'count', of, least, most });
   const letters = spelled(what, scheme) ?? spelled(what.replace(/s$/, ''), scheme);
   const [letter] = letters ?? [];
   return letter === undefined || letters?.length !== 1
-    ? { mend: `“${what}” is neither a family nor a move: write punches, strikes, moves, defences, or a move` }
+    ? { mend: `“${what}” is not a kind of strike or a move: use punches, strikes, moves, defences, or a move` }
     : oneWish({ kind: 'count', of: barredBy(letter), least, most });
 }
 
@@ -38,14 +38,14 @@ function withText(kind: 'begins' | 'ends' | 'contains', text: string, names: Wis
   const letters = movesOf(text, names);
   return letters
     ? oneWish({ kind, letters })
-    : { mend: `after ${kind} write plain moves, as ${kind} 1 2 3b, or a name of the book` };
+    : { mend: `after ${kind} put plain moves (${kind} 1 2 3b) or the name of one of your combinations` };
 }
 
 function barred(text: string, { scheme }: WishNames): Reading {
   const many = gatheredBy(text);
   if (many) return oneWish({ kind: 'without', letters: many });
   const letters = spelled(text, scheme);
-  if (!letters) return { mend: 'after without write a move, a family (kicks) or a height (body)' };
+  if (!letters) return { mend: 'after without, put a move, a kind of strike (kicks) or a height (body)' };
   return oneWish({ kind: 'without', letters: new Set(letters.flatMap((letter) => [...barredBy(letter)])) });
 }
 
@@ -53,7 +53,7 @@ function allowedOnly(text: string, { scheme }: WishNames): Reading {
   const letters = gatheredBy(text) ?? spelled(text, scheme);
   return letters
     ? oneWish({ kind: 'only', letters: new Set(letters) })
-    : { mend: 'after only write moves, as only 1 2 3 sl' };
+    : { mend: 'after only, put moves: only 1 2 3 sl' };
 }
 
 function onBag(text: string, { bags, conditions }: WishNames): Reading {
@@ -68,13 +68,13 @@ function onBag(text: string, { bags, conditions }: WishNames): Reading {
 const allBags = ({ bags }: WishNames): Reading =>
   bags.length > 0
     ? bags.map(({ kind, conditions }) => ({ kind: 'on', bag: kind, conditions }))
-    : { mend: `there are no bags in this room; write on and a kind of bag: ${bagKinds.join(', ')}` };
+    : { mend: `this room has no bags; use "on" with a kind of bag: ${bagKinds.join(', ')}` };
 
 /** Moves with `_` for any one. */
 function alike(text: string, { scheme }: WishNames): Reading {
   const places = text.split(' ').map((word) => (word === '_' ? null : (spelled(word, scheme) ?? [])));
   if (places.some((place) => place?.length === 0) || places.length > mostMoves)
-    return { mend: `after like write at most ${mostMoves} moves, and _ for any: like 1 2 _ 3` };
+    return { mend: `after like use at most ${mostMoves} moves, and _ for any: like 1 2 _ 3` };
   return oneWish({ kind: 'like', places: places.flatMap((place): (Letter | null)[] => (place ? [...place] : [null])) });
 }
 
@@ -82,14 +82,14 @@ function throughHeights(text: string): Reading {
   const pattern = text.split(' ').flatMap((word) => targets.find((target) => target === word) ?? []);
   return pattern.length === text.split(' ').length
     ? oneWish({ kind: 'heights', pattern })
-    : { mend: `after heights write ${targets.join(', ')}, as heights head head body` };
+    : { mend: `after heights, put ${targets.join(', ')}: heights head head body` };
 }
 
 function awayFrom(edits: string, text: string, names: WishNames): Reading {
   const number = readNumberWord(edits);
   const from = text === 'the book' ? names.book.map(({ letters }) => letters) : [movesOf(text, names)];
   return number === null || from.includes(null)
-    ? { mend: 'write 2 edits from the book, or 2 edits from 1 2 3' }
+    ? { mend: 'use 2 edits from the book, or 2 edits from 1 2 3' }
     : oneWish({ kind: 'away', from: from.flatMap((letters) => (letters ? [letters] : [])), edits: number });
 }
 
@@ -109,7 +109,7 @@ function withSeconds(seconds: string, at: string | undefined): Reading {
   const factor = at === undefined ? 1 : effort || focus ? paceOf(effort ?? 'steady', focus) : Number(at);
   return factor > 0 && factor <= fastest
     ? oneWish({ kind: 'at most', ms: Math.round(Number(seconds) * 1000 * factor) })
-    : { mend: `after at write a pace up to ${fastest}, or ${[...effortNames, ...focusNames].join(', ')}` };
+    : { mend: `after at, put a pace up to ${fastest}, or ${[...effortNames, ...focusNames].join(', ')}` };
 }
 
 function withNumbers(least: string, most: string, what: string, names: WishNames): Reading | null {
@@ -196,7 +196,7 @@ const phrases: readonly Phrase[] = [
   },
 ];
 
-const howTo = `write phrases parted by commas: ${phrases.map(({ written }) => written).join(', ')}`;
+const howTo = `use phrases separated by commas: ${phrases.map(({ written }) => written).join(', ')}`;
 
 function wishesOf(phrase: string, names: WishNames): Reading {
   for (const { form, read } of phrases) {
@@ -226,12 +226,12 @@ export function readWishes(text: string, names: WishNames = noNames): Read<reado
         at: start,
         end: start + part.trim().length,
         read: part.trim(),
-        what: `“${part.trim()}” is no wish`,
+        what: `“${part.trim()}” is not a criterion we know`,
         mend: read.mend,
       });
     wishes.push(...read.map((wish) => ({ ...wish, phrase })));
   }
   return wishes.length > 0
     ? good(wishes)
-    : bad({ at: 0, end: text.length, read: text, what: 'there is no wish', mend: howTo });
+    : bad({ at: 0, end: text.length, read: text, what: 'enter at least one criterion', mend: howTo });
 }

@@ -48,7 +48,7 @@ function beyond(figure: Figure, pace: number): string[] {
                 ? 0.005 / figureStature
                 : // Joint ranges are read to the degree from a table of fives.
                   1;
-    if (value > most) out.push(`${what}: ${value} at ${at} ms, ${most} is the most`);
+    if (value > most) out.push(`${what}: ${value} at ${at} ms, ${most}`);
   }
   return out;
 }

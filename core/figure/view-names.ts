@@ -8,8 +8,8 @@ export type ViewName = (typeof viewNames)[number];
 /** Where one looks from, in words. */
 export const viewWords: Readonly<Record<ViewName, string>> = {
   'three-quarter': 'from the open side',
-  'mirrored front': 'in front, as a mirror',
-  front: 'from in front',
+  'mirrored front': 'from the front, mirrored',
+  front: 'from the front',
   side: 'from the side',
-  'by move': 'where each move shows best',
+  'by move': 'best view for each move',
 };

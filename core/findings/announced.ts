@@ -42,7 +42,7 @@ function broken(claim: Claim, real: Real | null): { readonly what: string; reado
   const said = real.said ?? `it is ${sayClock(last)}`;
   const minutes = Number.isFinite(last) && last % 60_000 === 0 && claim.ms % 60_000 === 0;
   const right = minutes ? String(last / 60_000) : null;
-  return { what: `${sayLength(claim.ms)}${name === '' ? '' : ` of ${name}`} announced, but ${said}`, right };
+  return { what: `the text says ${sayLength(claim.ms)}${name === '' ? '' : ` of ${name}`}, but ${said}`, right };
 }
 
 interface Words {
@@ -61,14 +61,17 @@ function found(claim: Claim, { text, where, more, rewrite, thing }: Words, real:
   const mends: Mend[] =
     words === null
       ? []
-      : [{ label: `Write "${words}" in the ${thing}`, edit: rewrite(text.replace(claim.words, words)) }];
+      : [{ label: `Change the ${thing} to "${words}"`, edit: rewrite(text.replace(claim.words, words)) }];
   return [
     {
       level: 'warning',
       kind: 'announced',
       where,
       what: wrong.what,
-      mend: right === null ? 'write it anew, or change what it speaks of' : `write ${right}, or change what is counted`,
+      mend:
+        right === null
+          ? 'reword it, or change what it refers to'
+          : `change it to ${right}, or change the sheet to match`,
       mends,
       ...more,
     },
@@ -86,9 +89,9 @@ function ordinalFinding(claim: Claim, block: Block, first: number, words: Words)
       level: 'warning',
       kind: 'announced',
       where: words.where,
-      what: `called round ${claim.count}, but it is round ${first}`,
-      mend: `write ${right}; warm-up, core and cool-down are not counted`,
-      mends: [{ label: `Write "${right}" in the title`, edit: words.rewrite(words.text.replace(claim.words, right)) }],
+      what: `the title says round ${claim.count}, but this is round ${first}`,
+      mend: `change it to ${right}; warm-up, core and cool-down are not counted as rounds`,
+      mends: [{ label: `Change the title to "${right}"`, edit: words.rewrite(words.text.replace(claim.words, right)) }],
       ...words.more,
     },
   ];

@@ -20,7 +20,7 @@ describe('bags told the truth', () => {
   it('every stage of a build meets the bag, not its goal alone', () => {
     const ladder = ['bag: double-end', 'round 2:00', '  build ladder every 0:30: 1 2 3 2'];
     expect(whats('bag', ...ladder)).toEqual([
-      'stage 3 of 4, 1 2 3: a hook sends the double-end ball sideways: a cross brings it back',
+      'stage 3 of 4, 1 2 3: a hook sends the double-end bag sideways: a cross brings it back',
     ]);
     mendsWork('bag', ...ladder);
     expect(whats('bag', 'bag: heavy', ...ladder.slice(1))).toEqual([]);
@@ -43,15 +43,15 @@ describe('bags told the truth', () => {
 
   it('advice to hit the body is only given where a bag takes it', () => {
     const mend = (...lines: string[]) => found('target', ...lines).map((each) => each.mend)[0] ?? '';
-    expect(mend('bag: heavy', 'round 3:00 nonstop: 1 2 3 2')).toContain('write a b behind');
-    expect(mend('bag: double-end', 'round 3:00 nonstop: 1 2 3 2')).not.toContain('write a b');
-    expect(mend('bag: double-end', 'schools: ball-body cord', 'round 3:00 nonstop: 1 2 3 2')).toContain('write a b');
+    expect(mend('bag: heavy', 'round 3:00 nonstop: 1 2 3 2')).toContain('add a b to some punches');
+    expect(mend('bag: double-end', 'round 3:00 nonstop: 1 2 3 2')).not.toContain('add a b');
+    expect(mend('bag: double-end', 'schools: ball-body cord', 'round 3:00 nonstop: 1 2 3 2')).toContain('add a b');
   });
 
   it('beginners who walk straight in are found, with left and right round it as the mend', () => {
     const walking = ['bag: heavy', 'level: beginner', 'round 2:00: in+1 2 out'];
     expect(whats('walking in', ...walking).length).toBe(1);
-    expect(found('walking in', ...walking)[0]?.mends[0]?.label).toBe('Take left+1 2 right');
+    expect(found('walking in', ...walking)[0]?.mends[0]?.label).toBe('Use left+1 2 right');
     mendsWork('walking in', ...walking);
     expect(whats('walking in', 'bag: heavy', 'level: beginner', 'round 2:00: in 1 2 ci')).toEqual([]);
     expect(whats('walking in', 'bag: heavy', 'level: advanced', ...walking.slice(2))).toEqual([]);
@@ -73,7 +73,7 @@ describe('bags told the truth', () => {
 
   it('a cover or a parry is offered after a hard straight at the ball', () => {
     const hard = ['bag: double-end', 'round 2:00: 1 2!'];
-    expect(found('offer', ...hard)[0]?.mends.map(({ label }) => label)).toEqual(['Take 1 2! cov', 'Take 1 2! pa']);
+    expect(found('offer', ...hard)[0]?.mends.map(({ label }) => label)).toEqual(['Use 1 2! cov', 'Use 1 2! pa']);
     mendsWork('offer', ...hard);
     expect(whats('offer', 'bag: double-end', 'round 2:00: 1 2! cov')).toEqual([]);
   });
@@ -89,14 +89,14 @@ describe('bags told the truth', () => {
   it('the ball’s beat reaches the sheet where its figures are known, and nothing is judged without', () => {
     const ball = 'ball: 0.3, 1, 1, 60, 57';
     const clicks = (bpm: number) => ['bag: double-end', ball, 'round 1:00', `  1:00: 1 2 clicks at ${bpm} bpm`];
-    expect(whats('ball beat', ...clicks(100))[0]).toContain('clicks at 100 a minute misses the ball');
-    expect(found('ball beat', ...clicks(100))[0]?.mends[0]?.label).toBe('Click 126 a minute');
+    expect(whats('ball beat', ...clicks(100))[0]).toContain('clicks at 100 per minute misses the ball');
+    expect(found('ball beat', ...clicks(100))[0]?.mends[0]?.label).toBe('Set the click to 126 per minute');
     mendsWork('ball beat', ...clicks(100));
     expect(whats('ball beat', ...clicks(126))).toEqual([]);
     expect(whats('ball beat', ...clicks(100).filter((line) => line !== ball))).toEqual([]);
-    // Straights at steady pace are 200 a minute, between 126 and 377.
+    // Straights at steady pace are 200 per minute, between 126 and 377.
     const straights = ['bag: double-end', ball, 'round 1:00', '  1:00 nonstop: 1 2'];
-    expect(whats('ball beat', ...straights)[0]).toContain('straights at 200 a minute');
+    expect(whats('ball beat', ...straights)[0]).toContain('straights at 200 per minute');
     mendsWork('ball beat', ...straights);
     expect(whats('ball beat', 'bag: heavy', ball, 'round 1:00: 1 2')).toEqual([]);
   });
@@ -106,8 +106,8 @@ describe('what is said beside the work', () => {
   it('a break too short for gloves is found, both ways', () => {
     const short = ['warm-up 5:00', 'rest 0:20', 'round 2:00 on heavy: 1 2b', 'rest 0:10', 'core 5:00', '  5:00 plank'];
     expect(whats('gloves', ...short)).toEqual([
-      'gloves on before it takes 0:45, and the break is 0:20',
-      'gloves off before it takes 0:20, and the break is 0:10',
+      'getting gloves on takes 0:45, but the rest is 0:20',
+      'getting gloves off takes 0:20, but the rest is 0:10',
     ]);
     mendsWork('gloves', ...short.slice(0, 3));
     expect(whats('gloves', 'gloves: on 15s, off 10s', ...short)).toEqual([]);
@@ -125,13 +125,11 @@ describe('what is said beside the work', () => {
         'level: beginner',
         ...(lines.length > 0 ? lines : ['round 2:00: 1 2']),
       );
-    expect(why('on 3b')[0]).toContain('nothing here has 3b');
-    expect(why('bag pads')[0]).toContain('nothing here is done on pads');
+    expect(why('on 3b')[0]).toContain('nothing here includes 3b');
+    expect(why('bag pads')[0]).toContain('nothing here is on pads');
     expect(why('level advanced')[0]).toContain('the sheet is for beginner');
     expect(why('on 2')).toEqual([]);
-    expect(whats('focus', 'core 3:00', '  3:00 plank', '  focus: "Hips up"')[0]).toContain(
-      'a core has no technique reminders',
-    );
+    expect(whats('focus', 'core 3:00', '  3:00 plank', '  focus: "Hips up"')[0]).toContain('a core has no cues');
     mendsWork('focus', 'focus: "Mind it" on 3b', 'round 2:00: 1 2');
   });
 });

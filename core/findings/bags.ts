@@ -53,7 +53,7 @@ const put = (piece: PieceOf<'combination'> | PieceOf<'build'>, text: string): Pi
   piece.kind === 'build' ? { ...piece, goal: text } : { ...piece, text };
 
 const take = (piece: PieceOf<'combination'> | PieceOf<'build'>, text: string): Mend => ({
-  label: `Take ${text}`,
+  label: `Use ${text}`,
   edit: (now) => changePiece(now, put(piece, text)),
 });
 
@@ -63,11 +63,11 @@ function stageFinding(met: Met, piece: PieceOf<'build'>): Pick<Finding, 'what' |
   const at = stages.findIndex((stage) => fitOf(stage.combination, met).verdict !== 'fits');
   const stage = stages[at];
   if (!stage) return null;
-  const [reason = `not for the ${met.bag} bag`] = fitOf(stage.combination, met).reasons;
+  const [reason = `not suited to the ${met.bag} bag`] = fitOf(stage.combination, met).reasons;
   const fitting = fittingStages(piece, met.nature, met.conditions);
   return {
     what: `stage ${at + 1} of ${stages.length}, ${writeCombination(stage.combination)}: ${reason}`,
-    mend: fitting === piece ? 'build it in another way, or on another bag' : `mark the stage ends: ${fitting.goal}`,
+    mend: fitting === piece ? 'use another kind of build, or another bag' : `mark the stages yourself: ${fitting.goal}`,
     mends:
       fitting === piece ? [] : [{ label: `Build it as ${fitting.goal}`, edit: (now) => changePiece(now, fitting) }],
   };
@@ -84,8 +84,8 @@ function pieceFit(
     if (fit.verdict === 'fits') continue;
     const adapted = fit.adapted && writeCombination(fit.adapted);
     return {
-      what: fit.reasons[0] ?? `not for the ${met.bag} bag`,
-      mend: adapted ? `take ${adapted}` : (fit.reasons[1] ?? 'take another bag'),
+      what: fit.reasons[0] ?? `not suited to the ${met.bag} bag`,
+      mend: adapted ? `use ${adapted}` : (fit.reasons[1] ?? 'use another bag'),
       mends: adapted ? [take(piece, adapted)] : [],
     };
   }
@@ -99,17 +99,17 @@ function rhythmFinding(
 ): Pick<Finding, 'what' | 'mend' | 'mends'> | null {
   if (!nature.rhythm)
     return {
-      what: `a rhythm counts the rebounds of a board, and the ${nature.name} bag has none`,
-      mend: 'put the round on the speed bag, or write straights',
+      what: `rhythms are for speed bags; the ${nature.name} bag has no board`,
+      mend: 'move the round to the speed bag, or use straights',
       mends: [],
     };
   if (!piece.elbow || conditions.schools?.ballTricks) return null;
   return {
-    what: 'elbows on the speed bag are a trick that this school leaves out',
-    mend: 'write schools: ball-tricks yes, or leave the elbow out',
+    what: 'elbows on the speed bag are switched off under Where coaches differ',
+    mend: 'allow them (ball-tricks yes), or remove the elbow',
     mends: [
       {
-        label: 'Leave the elbow out',
+        label: 'Remove the elbow',
         edit: (now) => {
           const { elbow: _, ...plain } = piece;
           return changePiece(now, plain);
@@ -167,8 +167,8 @@ function walkingIn({ nature, conditions }: Met, piece: Piece): Pick<Finding, 'wh
   if (!read?.ok || !walksIn(read.value)) return null;
   const aside = writeCombination(roundTheBag(read.value));
   return {
-    what: 'beginners walk straight into the hung bag here: it swings in on them',
-    mend: `work left and right round it: ${aside}`,
+    what: 'this sends beginners straight into the bag as it swings back',
+    mend: `work left and right around it: ${aside}`,
     mends: [take(piece, aside)],
   };
 }

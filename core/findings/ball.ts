@@ -57,7 +57,7 @@ function clickMend(leaf: Leaf, tempo: PerMinute): Mend[] {
   if (bpm < bounds.bpm[0] || bpm > bounds.bpm[1]) return [];
   return [
     {
-      label: `Click ${bpm} a minute`,
+      label: `Set the click to ${bpm} per minute`,
       edit: (sheet) =>
         withPiece(sheet, leaf.pieceId, (piece) =>
           piece.kind === 'combination' || piece.kind === 'build' ? { ...piece, bpm } : piece,
@@ -71,7 +71,7 @@ function paceMend(leaf: Leaf, pace: PaceFactor, classPace: PaceFactor): Mend[] {
   if (percent === null) return [];
   return [
     {
-      label: `Work at ${percent} %`,
+      label: `Set the effort to ${percent}%`,
       edit: (sheet) =>
         withPiece(sheet, leaf.pieceId, (piece) => {
           const { focus: _, ...plain } = piece;
@@ -97,13 +97,13 @@ function leafFinding(
   const { tempos, returnInterval } = doubleEndSwing(ball);
   if (!leaf.combination) return null;
   const said = (tempo: PerMinute, met: PerMinute): string =>
-    `${Math.round(tempo)} a minute misses the ball: it comes toward the hitter at ${tempos.map(Math.round).join(', ')}, the nearest is ${Math.round(met)}`;
+    `${Math.round(tempo)} per minute misses the ball: it comes back at ${tempos.map(Math.round).join(', ')}; the nearest is ${Math.round(met)}`;
   if (leaf.voice === 'click') {
     const met = nearest(leaf.bpm, tempos);
     if (!misses(leaf.bpm, met)) return null;
     return {
       what: `clicks at ${said(leaf.bpm, met)}`,
-      mend: `click ${Math.round(met)} a minute`,
+      mend: `click at ${Math.round(met)} per minute`,
       mends: clickMend(leaf, met),
     };
   }
@@ -114,7 +114,7 @@ function leafFinding(
     const mends = paceMend(leaf, (leaf.pace * met) / tempo, classPace);
     return {
       what: `straights at ${said(tempo, met)}`,
-      mend: mends[0]?.label.toLowerCase() ?? 'take another tempo',
+      mend: mends[0]?.label.toLowerCase() ?? 'choose another tempo',
       mends,
     };
   }
@@ -123,8 +123,8 @@ function leafFinding(
   if (!misses(leaf.pace, pace) || leaf.pace <= pace) return null;
   const mends = paceMend(leaf, pace, classPace);
   return {
-    what: `called strike by strike it outruns the ball, which allows ${pace.toFixed(2)} of the steady pace and not ${leaf.pace.toFixed(2)}`,
-    mend: mends[0]?.label.toLowerCase() ?? 'take a slower effort',
+    what: `called strike by strike, this is too fast for the ball: ${pace.toFixed(2)} of steady pace at most, not ${leaf.pace.toFixed(2)}`,
+    mend: mends[0]?.label.toLowerCase() ?? 'choose an easier effort',
     mends,
   };
 }

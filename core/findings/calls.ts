@@ -30,8 +30,8 @@ export function crowdedRestFindings({ sheet, timeline, wishes }: Checked): Findi
         level: 'warning',
         kind: 'crowded rest',
         where: leafName(leaf),
-        what: `this rest is ${sayClock(leaf.ms)}; ${what.join(', ')} and the count need ${sayClock(enough)}`,
-        mend: `make the rest ${sayClock(enough)}, use shorter words, or leave reminders out`,
+        what: `this rest is ${sayClock(leaf.ms)}, but ${what.join(', ')} and the countdown need ${sayClock(enough)}`,
+        mend: `make the rest ${sayClock(enough)}, shorten the calls, or drop some`,
         blockId: leaf.blockId,
         mends: [
           {
@@ -46,11 +46,16 @@ export function crowdedRestFindings({ sheet, timeline, wishes }: Checked): Findi
             },
           },
           ...(what.includes('water') || what.includes('breathing')
-            ? [{ label: 'Leave water and breathing out', edit: (now: Sheet) => withQuiet(now, ['water', 'breathing']) }]
+            ? [
+                {
+                  label: 'Drop the water and breathing calls',
+                  edit: (now: Sheet) => withQuiet(now, ['water', 'breathing']),
+                },
+              ]
             : []),
           ...(sheet.calls?.wordings?.phrases?.some(({ key }) => key === 'next')
             ? []
-            : [{ label: 'Say only the combination', edit: shortPreview }]),
+            : [{ label: 'Call only the combination', edit: shortPreview }]),
         ],
       },
     ];
@@ -98,10 +103,10 @@ function earlier(sheet: Sheet, blockId: string, words: string, by: Milliseconds)
 /** What can be done for a call that has not the time. */
 function mendsOf({ call, leaf, takes, room }: CrowdedCall): Mend[] {
   const words = call.phrases[0]?.say ?? '';
-  const out = { label: 'Leave this call out', edit: withEdit({ key: call.key, muted: true }) };
+  const out = { label: 'Drop this call', edit: withEdit({ key: call.key, muted: true }) };
   if (call.kind === 'own') {
     const by = Math.ceil((takes - room) / 1000) * 1000;
-    const label = `Say it ${by / 1000} s earlier`;
+    const label = `Call it ${by / 1000} s earlier`;
     return [{ label, edit: (now) => earlier(now, leaf.blockId, words, by) }, out];
   }
   const by = stepUp(takes - room);
@@ -126,8 +131,8 @@ export function crowdedCallFindings({ sheet, timeline, wishes }: Checked): Findi
         level: 'warning',
         kind: 'crowded call',
         where: leafName(leaf),
-        what: `“${call.phrases.at(-1)?.say ?? ''}” takes ${(takes / 1000).toFixed(1)} s to say, and there are ${(room / 1000).toFixed(1)} s for it`,
-        mend: `${sayMends(mends)}, or use shorter words`,
+        what: `“${call.phrases.at(-1)?.say ?? ''}” takes ${(takes / 1000).toFixed(1)} s to say, but there are only ${(room / 1000).toFixed(1)} s`,
+        mend: `${sayMends(mends)}, or shorten it`,
         blockId: leaf.blockId,
         ...(leaf.pieceId ? { pieceId: leaf.pieceId } : {}),
         mends,

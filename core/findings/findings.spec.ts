@@ -34,8 +34,8 @@ describe('findings of a sheet', () => {
     expect(finding?.mends.map(({ label }) => label)).toEqual([
       'Make each stage 0:20',
       'Make the round 3:00',
-      'Build it in 4 stages, two moves at once where needed',
-      'One stage a round, 6 rounds of 2:00',
+      'Build it in 4 stages, two moves at a time where needed',
+      'One stage per round, 6 rounds of 2:00',
     ]);
     mendsWork('length', sheet, 'error');
     const uneven = sheetOf('round 3:10', '  build ladder every 0:30: 1 2 3 2', '  0:30 own time');
@@ -96,10 +96,10 @@ describe('findings of a sheet', () => {
     expect(
       title('four two-minute rounds, 1 minute of rest, a 5 minute core, 6 minutes of warm-up, 22 minutes'),
     ).toEqual([]);
-    expect(title('four three-minute rounds')).toEqual(['3 minutes of round announced, but it is 2:00']);
-    expect(title('4 rounds of 2 min with 30 s of rest')).toEqual(['0:30 of rest announced, but it is 1:00']);
-    expect(title('a 4 minute core')).toEqual(['4 minutes of core announced, but it takes 5:00']);
-    expect(title('two-minute warm-up')).toEqual(['2 minutes of warm-up announced, but it takes 6:00']);
+    expect(title('four three-minute rounds')).toEqual(['the text says 3 minutes of round, but it is 2:00']);
+    expect(title('4 rounds of 2 min with 30 s of rest')).toEqual(['the text says 0:30 of rest, but it is 1:00']);
+    expect(title('a 4 minute core')).toEqual(['the text says 4 minutes of core, but it takes 5:00']);
+    expect(title('two-minute warm-up')).toEqual(['the text says 2 minutes of warm-up, but it takes 6:00']);
     expect(
       whats('announced', '# two drills', 'round 2:00', '  1:00 1 2', '  1:00 2 3', 'core 5:00', '  5:00 plank'),
     ).toEqual([]);
@@ -108,7 +108,7 @@ describe('findings of a sheet', () => {
     ).toEqual([]);
     expect(whats('announced', 'core 4:00 "40 s on, 20 off"', '  0:45/0:15 x4 plank').length).toBe(2);
     expect(whats('announced', '// 3 rounds of 3 min', 'round 2:00 x3 rest 1:00: 1 2b')).toEqual([
-      '3 minutes of round announced, but it is 2:00',
+      'the text says 3 minutes of round, but it is 2:00',
     ]);
     expect(whats('announced', 'round 2:00 "3 kicks": 1 2 bk lk')).toEqual(['3 kicks announced, but 2 kicks']);
   });
@@ -118,7 +118,7 @@ describe('findings of a sheet', () => {
       [],
     );
     expect(whats('announced', 'round 2:00 "Round 1": 1 2b', 'round 2:00 "Round 1 again": 1 2b')).toEqual([
-      'called round 1, but it is round 2',
+      'the title says round 1, but this is round 2',
     ]);
     mendsWork('announced', sheetOf('round 2:00: 1 2b', 'round 2:00 "Round three": 1 2b'));
   });
@@ -127,7 +127,7 @@ describe('findings of a sheet', () => {
     const sheet = sheetOf('# 3 rounds, 20 minutes', 'warm-up 5:00', 'round 2:00 x5 rest 0:30: 1 2b');
     expect(found('announced', sheet).map(({ level, what }) => `${level}: ${what}`)).toEqual([
       'warning: 3 rounds announced, but 5 rounds',
-      'warning: 20 minutes announced, but the sheet takes 17:00',
+      'warning: the text says 20 minutes, but the sheet takes 17:00',
     ]);
     mendsWork('announced', { ...sheet, title: '3 rounds' }, 'warning');
     expect(whats('announced', '# 5 rounds in 17 minutes', 'warm-up 5:00', 'round 2:00 x5 rest 0:30: 1 2b')).toEqual([]);
@@ -165,14 +165,14 @@ describe('findings of a sheet', () => {
 
   it('warn of too long a stretch all-out, across pieces', () => {
     expect(whats('all-out', 'round 3:00', '  1:00 all-out: 1 2', '  0:30 95%: 1 2', '  1:30 easy: 1 2')).toEqual([
-      '1:30 all-out in one stretch from 0:00; a minute is plenty',
+      '1:30 all out without a break from 0:00; one minute is plenty',
     ]);
     expect(whats('all-out', 'round 1:30', '  1:00 all-out: 1 2', '  0:30 easy: 1 2')).toEqual([]);
   });
 
   it('warn of a goal out of reach, and keep quiet where slots may reach it', () => {
     const sheet = sheetOf('round 3:00 goal 200: 1 2 3b');
-    expect(found('goal', sheet)[0]?.what).toBe('the goal is 200 punches, but 138 are planned at this pace');
+    expect(found('goal', sheet)[0]?.what).toBe('the goal is 200 punches, but the plan has 138 at this pace');
     mendsWork('goal', sheet, 'warning');
     expect(whats('goal', 'round 3:00 goal 130: 1 2 3b')).toEqual([]);
   });
@@ -180,7 +180,7 @@ describe('findings of a sheet', () => {
   it('warn of a neglected side, with a change of stance to mend it, and note a neglected target', () => {
     const sheet = sheetOf('round 3:00 x2 rest 1:00 nonstop: 1 1 1 2', 'rest 1:00', 'round 3:00: 1 3 5');
     const [side] = found('side', sheet);
-    expect(side?.what).toMatch(/^the right side does \d+ % of the strikes$/);
+    expect(side?.what).toMatch(/^the right side throws only \d+% of the strikes$/);
     const mended = side?.mends[0]?.edit(sheet);
     expect(mended?.blocks.map((block) => block.switchStance ?? false)).toEqual([true, false, true]);
     expect(whats('target', 'round 3:00 nonstop: 1 2 3 2').length).toBe(1);

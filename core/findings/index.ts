@@ -36,7 +36,7 @@ function sheetFindings(sheet: Sheet): Finding[] {
       level: 'note',
       kind: 'empty',
       where: 'Sheet',
-      what: 'the sheet is empty',
+      what: 'this sheet is empty',
       mend: 'type a combination and press Enter, or add a round',
       mends: [],
     });

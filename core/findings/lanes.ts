@@ -19,9 +19,9 @@ function overruledFindings({ sheet }: Checked, places: readonly Place[], schools
         .map(({ bag, text, reasons }): Finding => ({
           level: 'note',
           kind: 'overruled',
-          where: `${name}, ${bag} lane`,
-          what: `${text} stays by your word: ${reasons[0] ?? ''}`,
-          mend: 'leave it, or take the version that fits in the lanes view',
+          where: `${name}, ${bag} station`,
+          what: `you chose to keep ${text}: ${reasons[0] ?? ''}`,
+          mend: 'keep it, or choose the adapted version under Stations',
           blockId: block.id,
           pieceId: piece.id,
           mends: [],
@@ -43,18 +43,18 @@ function rotationFindings({ sheet, timeline }: Checked): Finding[] {
   if (!board) return [];
   const places = lanesOf(sheet).reduce((sum, lane) => sum + lane.places, 0);
   const people = sheet.class.people ?? 0;
-  const sheetWide = { where: 'Lanes', mends: [] } as const;
+  const sheetWide = { where: 'Stations', mends: [] } as const;
   const found: Finding[] = board.crowded.map(({ bag, people: group, places: there }) => ({
     ...sheetWide,
     level: 'warning',
     kind: 'places',
-    what: `${bag}: groups of ${group}, but ${there} ${there === 1 ? 'place' : 'places'}`,
-    mend: 'add a shadow lane, or let the others of the group work beside it as shadow',
+    what: `${bag}: groups of ${group}, but only ${there} ${there === 1 ? 'place' : 'places'}`,
+    mend: 'add a shadow station, or have the rest of the group shadow box beside it',
     mends: sheet.lanes?.some((lane) => lane.bag === freeFloor)
       ? []
       : [
           {
-            label: 'Add a shadow lane',
+            label: 'Add a shadow station',
             edit: (now) => ({
               ...now,
               lanes: [...(now.lanes ?? []), { bag: freeFloor, places: Math.max(1, group, people - places) }],
@@ -67,8 +67,8 @@ function rotationFindings({ sheet, timeline }: Checked): Finding[] {
       ...sheetWide,
       level: 'note',
       kind: 'rotation',
-      what: `${board.turns.length} ${board.turns.length === 1 ? 'round' : 'rounds'} on the lanes, but ${board.kinds.length} kinds: not every group meets ${board.missed.join(', ')}`,
-      mend: `make it ${board.kinds.length} rounds, or leave a lane out`,
+      what: `${board.turns.length} ${board.turns.length === 1 ? 'round' : 'rounds'} to rotate, but ${board.kinds.length} stations: not every group gets to ${board.missed.join(', ')}`,
+      mend: `make it ${board.kinds.length} rounds, or remove a station`,
     });
   for (const turn of board.turns) {
     if (turn.changeOver === null || turn.changeOver >= board.needsMs) continue;
@@ -78,11 +78,16 @@ function rotationFindings({ sheet, timeline }: Checked): Finding[] {
       level: 'warning',
       kind: 'lane change',
       where: turn.label,
-      what: `${sayClock(turn.changeOver)} to change lanes before it, but a change takes ${sayClock(board.needsMs)}`,
-      mend: 'make the rest before it longer, or the change shorter',
+      what: `${sayClock(turn.changeOver)} to rotate before this round, but rotating takes ${sayClock(board.needsMs)}`,
+      mend: 'lengthen the rest before it, or shorten the time to rotate',
       blockId: turn.blockId,
       mends: repeated
-        ? [{ label: `Rest ${sayClock(board.needsMs)}`, edit: (now) => longerRest(now, turn.blockId, board.needsMs) }]
+        ? [
+            {
+              label: `Make the rest ${sayClock(board.needsMs)}`,
+              edit: (now) => longerRest(now, turn.blockId, board.needsMs),
+            },
+          ]
         : [],
     });
   }
@@ -96,12 +101,12 @@ function unknownFindings({ sheet }: Checked): Finding[] {
     .map(({ bag }) => ({
       level: 'warning',
       kind: 'unknown bag',
-      where: 'Lanes',
-      what: `"${bag}" is no kind of bag`,
-      mend: 'make the kind in the room, or leave the lane out',
+      where: 'Stations',
+      what: `"${bag}" is not a kind of bag`,
+      mend: 'add that kind in Room, or remove the station',
       mends: [
         {
-          label: `Leave ${bag} out`,
+          label: `Remove ${bag}`,
           edit: (now) => ({ ...now, lanes: (now.lanes ?? []).filter((lane) => lane.bag !== bag) }),
         },
       ],

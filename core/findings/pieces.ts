@@ -16,14 +16,14 @@ export function unreadFindings(place: Place, piece: Piece): Finding[] {
     .map(readStored)
     .find((each) => !each.ok);
   if (!read || read.ok) return [];
-  const shown = read.fault.read ? `"${read.fault.read.slice(0, 40)}" cannot be read` : 'there is nothing to read';
+  const shown = read.fault.read ? `"${read.fault.read.slice(0, 40)}" cannot be read` : 'nothing is written here';
   return [
     {
       level: 'error',
       kind: 'unread',
       where: place.name,
       what: `${shown}: ${sayFault(read.fault)}`,
-      mend: 'type the combination again',
+      mend: 'retype the combination',
       blockId: place.block.id,
       pieceId: piece.id,
       mends: [],
@@ -57,8 +57,8 @@ export function buildFindings(place: Place, piece: Piece): Finding[] {
       ...here,
       level: 'error',
       kind: 'no stages',
-      what: 'this build comes to no stage: a build by amount needs one slot that grows',
-      mend: 'write for example any 2-5',
+      what: 'this build has no stages: it needs a range that can grow',
+      mend: 'for example any 2-5',
     });
   if (perRound(piece) && stages.length > times) {
     const { ways } = fitBuild(block, piece);
@@ -77,15 +77,15 @@ export function buildFindings(place: Place, piece: Piece): Finding[] {
       level: 'note',
       kind: 'rounds left',
       what: `${rounds}, but ${stages.length} ${stages.length === 1 ? 'stage' : 'stages'}`,
-      mend: 'the last stage stays for the rounds that are left',
+      mend: 'the last stage repeats for the remaining rounds',
     });
   if (perRound(piece) && piecesLength(block) >= (block.ms ?? 0))
     found.push({
       ...here,
       level: 'error',
       kind: 'no time for the build',
-      what: `no time is left for the build: the other pieces take ${sayClock(piecesLength(block))}, the round is ${sayClock(block.ms ?? 0)}`,
-      mend: 'make the other pieces shorter',
+      what: `no time left for the build: the other drills take ${sayClock(piecesLength(block))} of the ${sayClock(block.ms ?? 0)} round`,
+      mend: 'shorten the other drills',
     });
   if (!addsOne.has(piece.build)) return found;
   stages.forEach((stage, index) => {
@@ -96,7 +96,7 @@ export function buildFindings(place: Place, piece: Piece): Finding[] {
         level: 'note',
         kind: 'strikes at once',
         what: `stage ${index + 1} adds ${fresh} strikes at once`,
-        mend: 'move the stage end, or leave it if the class is ready',
+        mend: 'move the stage mark, or leave it if the class is ready',
       });
   });
   return found;
@@ -120,16 +120,16 @@ export function lengthFindings(place: Place): Finding[] {
     });
   if (last && last.kind !== 'build' && pieceLength(last) - apart >= 1000)
     mends.unshift({
-      label: `Make the last piece ${sayClock(pieceLength(last) - apart)}`,
+      label: `Make the last drill ${sayClock(pieceLength(last) - apart)}`,
       edit: (sheet) => stretchLastPiece(sheet, block.id),
     });
   const count = build?.kind === 'build' ? stagesOf(build).length : 0;
   const stages = `${count} ${count === 1 ? 'stage' : 'stages'}`;
   const what =
     count === 0
-      ? 'the pieces take'
+      ? 'the drills take'
       : block.pieces.length > 1
-        ? `${stages} and the other pieces take`
+        ? `${stages} and the other drills take`
         : `${stages} take`;
   return [
     {
@@ -153,7 +153,7 @@ export function sayFindings({ block, name }: Place): Finding[] {
       kind: 'call outside',
       where: name,
       what: `"${words}" is called at ${sayClock(atMs)}, but the ${block.kind} is ${sayClock(block.ms ?? 0)}`,
-      mend: 'call it earlier',
+      mend: 'move it earlier',
       blockId: block.id,
       mends: [],
     }));
@@ -173,7 +173,7 @@ export function seamFindings(place: Place, piece: Piece): Finding[] {
       kind: 'seam',
       where: place.name,
       what: seam.reason,
-      mend: 'open the piece and take one of the repairs at the mark on the staff',
+      mend: 'open the drill and choose one of the fixes',
       blockId: place.block.id,
       pieceId: piece.id,
       mends: [],

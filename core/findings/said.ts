@@ -30,7 +30,7 @@ export function gearFindings({ sheet, timeline, wishes }: Checked): Finding[] {
     const mends: Mend[] = first
       ? [
           {
-            label: ms === 0 ? `Put in a rest of ${sayClock(needs)}` : `Make the break ${sayClock(needs)}`,
+            label: ms === 0 ? `Add a rest of ${sayClock(needs)}` : `Make the rest ${sayClock(needs)}`,
             edit: (now) => breakBefore(now, leaf.blockId, needs - ms, needs),
           },
         ]
@@ -43,9 +43,9 @@ export function gearFindings({ sheet, timeline, wishes }: Checked): Finding[] {
         where: blockName(leaf),
         what:
           ms === 0
-            ? `gloves ${gloves} before it, and there is no break for that`
-            : `gloves ${gloves} before it takes ${sayClock(needs)}, and the break is ${sayClock(ms)}`,
-        mend: `make a break of ${sayClock(needs)} before it`,
+            ? `no time to take gloves ${gloves} before this`
+            : `getting gloves ${gloves} takes ${sayClock(needs)}, but the rest is ${sayClock(ms)}`,
+        mend: `add a rest of ${sayClock(needs)} before this`,
         blockId: leaf.blockId,
         mends,
       },
@@ -59,13 +59,14 @@ function neverComes(focus: TechniqueFocus, leaves: readonly Leaf[], { sheet }: C
   const level = sheet.class.level ?? null;
   const unread = focus.moves.filter((each) => wantedBy(each, scheme) === null);
   if (focus.moves.length > 0 && unread.length === focus.moves.length)
-    return `${unread.map((each) => `"${each}"`).join(', ')} is no move`;
+    return `${unread.map((each) => `"${each}"`).join(', ')} is not a move`;
   if (focus.levels && (level === null || !focus.levels.includes(level)))
-    return `it is for ${focus.levels.join(', ')}, and the sheet is for ${level ?? 'no level in particular'}`;
+    return `it is for ${focus.levels.join(', ')}, but the sheet is for ${level ?? 'any level'}`;
   const { bags } = focus;
   if (bags && bags.length > 0 && !leaves.some((leaf) => leaf.bags.some((bag) => bags.includes(bag))))
-    return `nothing here is done on ${bags.join(' or ')}`;
-  if (!fitsFocus(focus, { leaves, level, scheme })) return `nothing here has ${focus.moves.join(', ') || 'a strike'}`;
+    return `nothing here is on ${bags.join(' or ')}`;
+  if (!fitsFocus(focus, { leaves, level, scheme }))
+    return `nothing here includes ${focus.moves.join(', ') || 'a strike'}`;
   return null;
 }
 
@@ -80,10 +81,10 @@ function focusFinding(
     level: 'note',
     kind: 'focus',
     where,
-    what: `the reminder “${focus.words}” can never come: ${why}`,
-    mend: 'let it belong to what is done, or leave it out',
+    what: `the cue “${focus.words}” will never be called: ${why}`,
+    mend: 'change when it applies, or remove it',
     ...(blockId === null ? {} : { blockId }),
-    mends: [{ label: 'Leave it out', edit: without }],
+    mends: [{ label: 'Remove it', edit: without }],
   };
 }
 
@@ -97,12 +98,12 @@ export function focusFindings(checked: Checked): Finding[] {
       ...now,
       focuses: (now.focuses ?? []).filter(({ words }) => words !== focus.words),
     });
-    return why === null ? [] : [focusFinding(focus, why, 'Reminders', null, without)];
+    return why === null ? [] : [focusFinding(focus, why, 'Cues', null, without)];
   });
   for (const { id, focuses, kind } of sheet.blocks)
     for (const focus of focuses ?? []) {
       const leaves = rounds.filter(({ blockId }) => blockId === id);
-      const why = kind === 'round' ? neverComes(focus, leaves, checked) : `a ${kind} has no technique reminders`;
+      const why = kind === 'round' ? neverComes(focus, leaves, checked) : `a ${kind} has no cues`;
       const without = (now: Sheet): Sheet =>
         changeBlock(now, id, { focuses: (focuses ?? []).filter(({ words }) => words !== focus.words) });
       const [leaf] = timeline.leaves.filter(({ blockId }) => blockId === id);

@@ -39,8 +39,8 @@ function balanceFinding({ sheet, tally, timeline }: Checked): Finding[] {
       level: 'note',
       kind: 'stance balance',
       where: 'Stance plan',
-      what: `the ${more} side does ${Math.round(Math.max(left, 1 - left) * 100)} % of the strikes; the goal is 50 ± ${balanceGoal * 100}`,
-      mend: 'change over each round with an even number of rounds alike, or learn then mirror',
+      what: `the ${more} side throws ${Math.round(Math.max(left, 1 - left) * 100)}% of the strikes; aim for 50 ± ${balanceGoal * 100}`,
+      mend: 'switch stance every round over an even number of matching rounds, or use learn, then mirror',
       mends:
         sheet.stances?.plan === 'learn then mirror'
           ? []
@@ -65,17 +65,17 @@ function newCombinationFindings({ timeline }: Checked): Finding[] {
     // A rest between them is room enough.
     if (!fresh || !before?.combination || before.mirrored === leaf.mirrored || before.kind === 'show') return [];
     const inside = before.blockId === leaf.blockId && before.round === leaf.round;
-    const rest = { label: 'Rest 0:30 before it', edit: (now: Sheet) => withRestBefore(now, leaf, timeline) };
+    const rest = { label: 'Add a rest of 0:30 before it', edit: (now: Sheet) => withRestBefore(now, leaf, timeline) };
     return [
       {
         level: 'note',
         kind: 'stance and combination',
         where: leafName(leaf),
-        what: 'the class changes over just as a new combination begins',
-        mend: 'change one thing at a time: change over by the round, with a rest before it',
+        what: 'the class switches stance just as a new combination starts',
+        mend: 'change one thing at a time: switch between rounds, with a rest first',
         blockId: leaf.blockId,
         ...(leaf.pieceId ? { pieceId: leaf.pieceId } : {}),
-        mends: [inside ? { label: 'Change over each round', edit: eachRound } : rest],
+        mends: [inside ? { label: 'Switch stance every round', edit: eachRound } : rest],
       },
     ];
   });
@@ -96,9 +96,9 @@ function insideFinding({ sheet, timeline }: Checked): Finding[] {
       level: 'note',
       kind: 'stance inside',
       where: 'Stance plan',
-      what: 'the plan changes stance inside the combinations, but none of them has a switch or a shift',
-      mend: 'put one in, for example 1 2 switch 1 2, or change over each round',
-      mends: [{ label: 'Change over each round', edit: eachRound }],
+      what: 'the plan says the combinations switch stance themselves, but none contains a switch or a shift',
+      mend: 'add one, for example 1 2 switch 1 2, or switch every round',
+      mends: [{ label: 'Switch stance every round', edit: eachRound }],
     },
   ];
 }

@@ -65,7 +65,7 @@ export function warmUpFindings({ sheet }: Checked): Finding[] {
       level: 'note',
       kind: 'short warm-up',
       where: 'Warm-up',
-      what: `the warm-up is ${sayClock(warm)}; general guidance asks for five minutes or more`,
+      what: `the warm-up is ${sayClock(warm)}; five minutes or more is usually recommended`,
       mend: 'make it longer, or warm up before the class',
       blockId: only.id,
       mends: last?.kind === 'build' ? [] : [stretch],
@@ -99,18 +99,18 @@ export function restFindings({ sheet, timeline }: Checked, places: readonly Plac
     if ((block.times ?? 1) > 1 && !block.restMs && (hard || block.ms >= longRoundMs))
       found.push({
         ...missing(),
-        what: 'its repeats follow each other without a rest',
-        mend: 'give the repeats a rest between them',
+        what: 'there is no rest between its repeats',
+        mend: 'add a rest between the repeats',
         mends: [
-          { label: 'Rest 0:30 between the repeats', edit: (now) => changeBlock(now, block.id, { restMs: 30_000 }) },
+          { label: 'Add 0:30 of rest between repeats', edit: (now) => changeBlock(now, block.id, { restMs: 30_000 }) },
         ],
       });
     const next = sheet.blocks[at + 1];
     if (next?.kind === 'round' && (hard || block.ms >= longRoundMs))
       found.push({
         ...missing(),
-        what: `the next round follows without a rest${hard ? ' after hard work' : ''}`,
-        mend: 'put a rest between them',
+        what: `there is no rest before the next round${hard ? ' after hard work' : ''}`,
+        mend: 'add a rest in between',
         mends: [
           { label: 'Add a rest of 1:00', edit: (now) => addBlock(now, freshBlock(now, 'rest', usualRestMs), next.id) },
         ],
@@ -129,8 +129,8 @@ export function allOutFindings({ timeline }: Checked): Finding[] {
         level: 'warning',
         kind: 'all-out',
         where: leafName(since),
-        what: `${sayClock(end - since.at)} all-out in one stretch from ${sayClock(since.at)}; a minute is plenty`,
-        mend: 'put something easy in between, or make it strong',
+        what: `${sayClock(end - since.at)} all out without a break from ${sayClock(since.at)}; one minute is plenty`,
+        mend: 'add something easy in between, or lower it to strong',
         blockId: since.blockId,
         ...(since.pieceId ? { pieceId: since.pieceId } : {}),
         mends: [],
@@ -163,8 +163,8 @@ export function goalFindings({ timeline }: Checked, places: readonly Place[]): F
         level: 'warning',
         kind: 'goal',
         where: name,
-        what: `the goal is ${goal} punches, but ${planned} are planned at this pace`,
-        mend: 'make the goal smaller, the combinations longer, or part of it non-stop',
+        what: `the goal is ${goal} punches, but the plan has ${planned} at this pace`,
+        mend: 'lower the goal, lengthen the combinations, or make part of it non-stop',
         blockId: block.id,
         mends: [{ label: `Make the goal ${planned}`, edit: (now) => changeBlock(now, block.id, { goal: planned }) }],
       },
@@ -197,9 +197,9 @@ export function balanceFindings({ sheet, tally, timeline }: Checked, bodyTaken: 
       level: 'warning',
       kind: 'side',
       where: 'Sheet',
-      what: `the ${left < right ? 'left' : 'right'} side does ${Math.round(least * 100)} % of the strikes`,
-      mend: 'let the class change stance for some of the rounds, or add work for the other hand',
-      mends: repeated ? [{ label: 'Change stance before every second round', edit: mirrorRounds }] : [],
+      what: `the ${left < right ? 'left' : 'right'} side throws only ${Math.round(least * 100)}% of the strikes`,
+      mend: 'switch stance for some rounds, or add work for the other hand',
+      mends: repeated ? [{ label: 'Switch stance before every other round', edit: mirrorRounds }] : [],
     });
   const { head, body, leg } = tally.byTarget;
   if (body + leg < leastTarget * (head + body + leg))
@@ -209,8 +209,8 @@ export function balanceFindings({ sheet, tally, timeline }: Checked, bodyTaken: 
       where: 'Sheet',
       what: `${Math.round((100 * head) / (head + body + leg))} % of the strikes go to the head`,
       mend: bodyTaken
-        ? 'write a b behind some punches, for example 1 2b'
-        : 'these bags take nothing to the body: give a round to shadow or to a bag that does',
+        ? 'add a b to some punches, for example 1 2b'
+        : 'these bags take no body shots: add a round of shadow boxing or on a bag that does',
       mends: [],
     });
   return found;

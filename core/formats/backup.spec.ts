@@ -50,8 +50,8 @@ describe('a backup', () => {
     const roomless = damaged(({ content: { choices } }) => {
       if (choices?.[0]) choices[0]['value'] = { width: 'wide' };
     });
-    expect(roomless).toEqual(['content.choices[0].value: this is no room']);
-    expect(damaged((data) => (data.version = 2))[0]).toContain('newer than this program');
+    expect(roomless).toEqual(['content.choices[0].value: this is not a room']);
+    expect(damaged((data) => (data.version = 2))[0]).toContain('newer than this version of Keen Tempo');
     expect(readBackup('{').ok).toBeFalse();
     expect(contentIn('{')).toBeNull();
   });
@@ -91,12 +91,12 @@ describe('what comes in', () => {
     expect(kindOf('round 3:00: 1 2 3')).toBe('sheet');
     expect(kindOf('[1 / 2] 3')).toBe('sheet');
     expect(why('{"format":"other/thing","version":1}')).toContain('not a sheet');
-    expect(why(' \n ')).toBe('there is nothing in it');
+    expect(why(' \n ')).toBe('the file is empty');
   });
 
   it('is refused where it would unfold beyond all bounds, before it is laid out', () => {
     const goal = Array.from({ length: 980 }, () => '1').join(' ');
-    expect(why(`round 3:00 x99\n  build pyramid every 0:01: ${goal}`)).toContain('this unfolds into more than');
+    expect(why(`round 3:00 x99\n  build pyramid every 0:01: ${goal}`)).toContain('this makes more than');
     expect(why('x'.repeat(1_000_001))).toContain('1,000,000 characters');
   });
 });

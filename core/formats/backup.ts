@@ -25,11 +25,11 @@ const bookRow = z.looseObject({ ...kept, changedAt: z.number(), entry: bookEntry
 const choiceRow = z.looseObject({ key: z.string().check(z.minLength(1)), value: z.unknown() }).check(
   z.refine(({ key, value }) => key !== 'room' || roomSchema.safeParse(value).success, {
     path: ['value'],
-    error: 'this is no room',
+    error: 'this is not a room',
   }),
   z.refine(({ key, value }) => !key.startsWith(programmePrefix) || programmeSchema.safeParse(value).success, {
     path: ['value'],
-    error: 'this is no programme',
+    error: 'this is not a programme',
   }),
 );
 
@@ -40,9 +40,7 @@ const content = z.strictObject({
   sheets: z.array(sheetRow),
   log: z.array(logRow),
   book: z.array(bookRow),
-  choices: z
-    .array(choiceRow)
-    .check(z.describe('settings, phrasebook, room, half-typed text and other remembered choices')),
+  choices: z.array(choiceRow).check(z.describe('settings, phrasebook, room, half-typed text and other preferences')),
   unread: z.array(unreadRow),
 });
 

@@ -55,7 +55,7 @@ function fromJson(text: string, taken: number): Incoming {
 export function readIncomingText(text: string): Incoming {
   const taken = countUnplain(text);
   const plain = plainText(text).replace(/^\uFEFF/, '');
-  if (plain.trim() === '') return refused('there is nothing in it');
+  if (plain.trim() === '') return refused('the file is empty');
   if (/^\s*[{[]/.test(plain)) {
     const json = fromJson(plain, taken);
     // A text may begin with a bracket, too: "[1 / 2] 3" in a first line.
@@ -64,7 +64,7 @@ export function readIncomingText(text: string): Incoming {
   const inside = /^\s*<!doctype html/i.test(plain) ? sheetInPage(plain) : null;
   if (inside !== null) return fromJson(inside, taken);
   if (plain.length > mostCharacters)
-    return refused(`a session as text holds ${mostCharacters.toLocaleString('en')} characters; this has more`);
+    return refused(`a session as text can have up to ${mostCharacters.toLocaleString('en')} characters; this has more`);
   const { sheet, faults } = readTempoText(plain);
   const fault = workFault(sheet);
   if (fault) return refused(fault);

@@ -90,18 +90,18 @@ function sessionIn(cellOf: (field: EntryColumn) => string, order: DateOrder): Cs
   const day = dayIn(cellOf('date'), order);
   if (day === null)
     return {
-      what: `“${cellOf('date')}” is no date`,
-      mend: 'write it as 2026-11-26, or choose the order of day and month',
+      what: `“${cellOf('date')}” is not a date`,
+      mend: 'use 2026-11-26, or choose day first or month first',
     };
   const ms = msIn(cellOf('minutes'));
   if (ms === null || ms <= 0 || ms > mostMs)
-    return { what: `“${cellOf('minutes')}” is no length`, mend: 'write minutes, as 40 or 40:00' };
+    return { what: `“${cellOf('minutes')}” is not a length`, mend: 'use minutes, for example 40 or 40:00' };
   const effort = cellOf('effort') === '' ? null : whole(cellOf('effort'), 0, 10);
   if (cellOf('effort') !== '' && effort === null)
-    return { what: `“${cellOf('effort')}” is no effort`, mend: 'write a figure from 0 to 10' };
+    return { what: `“${cellOf('effort')}” is not an effort`, mend: 'use a number from 0 to 10' };
   const counted = cellOf('counted punches') === '' ? null : whole(cellOf('counted punches'), 0, 1_000_000);
   if (cellOf('counted punches') !== '' && counted === null)
-    return { what: `“${cellOf('counted punches')}” is no count`, mend: 'write a whole number' };
+    return { what: `“${cellOf('counted punches')}” is not a count`, mend: 'use a whole number' };
   const [mean, most] = [whole(cellOf('mean pulse'), 20, 260), whole(cellOf('most pulse'), 20, 260)];
   const listed = (field: EntryColumn): string[] =>
     cellOf(field)
@@ -181,7 +181,7 @@ export function roundsIn(table: CsvTable): {
     const round = whole(cell(row, 'round'), 1, 500);
     const id = cell(row, 'id');
     if (round === null || id === '') {
-      faults.push({ line: index + 2, what: 'it names no round', mend: 'keep the columns id and round as they were' });
+      faults.push({ line: index + 2, what: 'it has no round', mend: 'leave the id and round columns unchanged' });
       return;
     }
     rounds.push({

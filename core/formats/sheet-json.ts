@@ -27,7 +27,7 @@ export function sayPath(path: readonly PropertyKey[]): string {
 
 /** Reads JSON text of at most so many characters against a schema; a refusal names every path that is wrong. */
 export function readJson<T>(text: string, schema: z.ZodMiniType<T>, most = mostCharacters): FromFile<T> {
-  if (text.length > most) return { ok: false, problems: [{ path: '', what: 'the file is far too large' }] };
+  if (text.length > most) return { ok: false, problems: [{ path: '', what: 'the file is too large' }] };
   let data: unknown;
   try {
     // Some editors put a byte order mark first; RFC 8259, section 8.1, lets a reader ignore it.
@@ -73,7 +73,7 @@ export function readVersioned<T>(
       problems: [
         {
           path: 'version',
-          what: `version ${head.value.version} is newer than this program, which reads up to ${version}; bring the program up to date`,
+          what: `version ${head.value.version} is newer than this version of Keen Tempo, which reads up to ${version}; please update`,
         },
       ],
     };

@@ -22,8 +22,8 @@ export interface TrainingFault {
 export const faultList = [
   {
     id: 'wrist',
-    name: 'Wrist bends at impact',
-    why: 'the load goes through the joint instead of the forearm',
+    name: 'Wrist bends on impact',
+    why: 'the force goes into the wrist instead of the forearm',
     reminder: 'Wrist in line with the forearm',
     drill: { name: 'Slow touches, wrist straight', text: '1~ 2~', effort: 'easy' },
     bags: ['heavy', 'standing'],
@@ -31,8 +31,8 @@ export const faultList = [
   },
   {
     id: 'open-hand',
-    name: 'Open hand at impact',
-    why: 'fingers get hurt, and nothing lands',
+    name: 'Open hand on impact',
+    why: 'fingers get hurt and the punch has nothing behind it',
     reminder: 'Fist closed as it lands',
     drill: { name: 'Close on the last inch', text: '1 wait 2', effort: 'easy' },
     bags: ['heavy', 'standing', 'speed'],
@@ -40,8 +40,8 @@ export const faultList = [
   },
   {
     id: 'knuckles',
-    name: 'Lands on the wrong knuckles',
-    why: 'the outer bones of the hand are thin',
+    name: 'Landing on the wrong knuckles',
+    why: 'the outer hand bones break easily',
     reminder: 'First two knuckles, turn it over',
     drill: { name: 'Turn the fist over, one at a time', text: '1 wait 2 wait', effort: 'easy' },
     bags: ['heavy', 'standing', 'pads'],
@@ -50,7 +50,7 @@ export const faultList = [
   {
     id: 'leaning',
     name: 'Leaning on the bag',
-    why: 'the weight is out over the toes and the next strike has no ground under it',
+    why: 'your weight is over your toes and the next strike has no base',
     reminder: 'Stay off the bag, weight over your feet',
     drill: { name: 'Touch and step out', text: '1 2 out', effort: 'steady' },
     bags: ['heavy', 'standing'],
@@ -59,7 +59,7 @@ export const faultList = [
   {
     id: 'pushing',
     name: 'Pushing the bag',
-    why: 'a fist that stays on the bag pushes it away instead of hitting it',
+    why: 'leaving the fist on the bag pushes it instead of hitting it',
     reminder: 'Snap it back as fast as it went',
     drill: { name: 'Snap back, single shots', text: '2 wait 2 wait', effort: 'steady' },
     bags: ['heavy', 'standing'],
@@ -67,8 +67,8 @@ export const faultList = [
   },
   {
     id: 'chin',
-    name: 'Chin lifts at speed',
-    why: 'what is quick forgets what is slow',
+    name: 'Chin comes up at speed',
+    why: 'form goes as the speed rises',
     reminder: 'Chin down when it gets fast',
     drill: { name: 'Build up speed, chin on the chest', text: '1 2 1 2', effort: 60 },
     bags: [],
@@ -77,7 +77,7 @@ export const faultList = [
   {
     id: 'hand-drops',
     name: 'Hand drops before the hook',
-    why: 'it shows the hook, and opens the head',
+    why: 'it telegraphs the hook and leaves the head open',
     reminder: 'From the cheek, not from the hip',
     drill: { name: 'Hook from the guard', text: 'bl-r 3 wait', effort: 'easy' },
     bags: [],
@@ -86,7 +86,7 @@ export const faultList = [
   {
     id: 'other-hand',
     name: 'The other hand drops',
-    why: 'the side that does not strike is open',
+    why: 'the side that isn’t punching is open',
     reminder: 'The other hand stays at the cheek',
     drill: { name: 'Strike and block', text: '1 bl 2 bl-r', effort: 'easy' },
     bags: [],
@@ -95,7 +95,7 @@ export const faultList = [
   {
     id: 'low-return',
     name: 'Hand comes back low',
-    why: 'it swings home past the chest and leaves the head open',
+    why: 'the hand drops past the chest on the way back and leaves the head open',
     reminder: 'Home the way it went',
     drill: { name: 'Straight out, straight home', text: '1 pa 2', effort: 'easy' },
     bags: ['double-end', 'pads'],
@@ -104,16 +104,16 @@ export const faultList = [
   {
     id: 'walking-in',
     name: 'Walking straight into the bag',
-    why: 'it swings in on whoever stands before it',
+    why: 'it swings back into whoever is in front of it',
     reminder: 'Left and right round it, not into it',
-    drill: { name: 'Left and right round the bag', text: 'left 1 2 right', effort: 'easy' },
+    drill: { name: 'Left and right around the bag', text: 'left 1 2 right', effort: 'easy' },
     bags: ['heavy'],
     strikes: [],
   },
   {
     id: 'crossing-feet',
     name: 'Feet cross',
-    why: 'nobody can strike or stand with crossed feet',
+    why: 'with crossed feet you can neither hit nor keep your balance',
     reminder: 'Nearer foot first, feet never cross',
     drill: { name: 'Step and strike', text: 'left+1 right+1', effort: 'easy' },
     bags: [],
@@ -122,7 +122,7 @@ export const faultList = [
   {
     id: 'feet-together',
     name: 'Feet come together',
-    why: 'there is no base to turn on',
+    why: 'there is no base to turn from',
     reminder: 'Feet never together',
     drill: { name: 'Step in, strike, step out', text: 'in 1 2 out', effort: 'easy' },
     bags: [],
@@ -130,8 +130,8 @@ export const faultList = [
   },
   {
     id: 'square',
-    name: 'Hips square',
-    why: 'nothing is wound up, and the whole trunk is a target',
+    name: 'Square hips',
+    why: 'nothing is loaded, and the whole torso is a target',
     reminder: 'Hip and heel turn with it',
     drill: { name: 'Turn the hip, hold', text: '2 wait 3 wait', effort: 'easy' },
     bags: [],
@@ -140,7 +140,7 @@ export const faultList = [
   {
     id: 'range',
     name: 'Out of range',
-    why: 'full reach is missed, and short reach is a push',
+    why: 'too far and you miss, too close and it becomes a push',
     reminder: 'Fist just touches, then step for the rest',
     drill: { name: 'Measure with the jab', text: '1 in 2 out', effort: 'easy' },
     bags: ['double-end', 'heavy'],
@@ -148,8 +148,8 @@ export const faultList = [
   },
   {
     id: 'downward',
-    name: 'Striking downward',
-    why: 'the board is hit with the knuckles',
+    name: 'Hitting downwards',
+    why: 'the knuckles hit the board',
     reminder: 'Straight touches, by ear',
     drill: { name: 'Straight touches', text: '1~', effort: 'easy' },
     bags: ['speed'],
@@ -157,8 +157,8 @@ export const faultList = [
   },
   {
     id: 'off-line',
-    name: 'Off the middle line',
-    why: 'the ball is met beside its middle and spins away',
+    name: 'Off centre',
+    why: 'the ball is hit off-centre and spins away',
     reminder: 'Through the middle, softly first',
     drill: { name: 'Single straights through the middle', text: '1 wait 2 wait', effort: 'easy' },
     bags: ['double-end', 'reflex'],
@@ -166,8 +166,8 @@ export const faultList = [
   },
   {
     id: 'breath',
-    name: 'Breath held',
-    why: 'whoever holds the breath tires in a minute',
+    name: 'Holding the breath',
+    why: 'holding your breath tires you out within a minute',
     reminder: 'Breathe out on each strike',
     drill: { name: 'A breath to each strike', text: '1 2 1', effort: 'easy' },
     bags: [],
@@ -187,18 +187,18 @@ export interface SeenSign {
 /** Signs, and the fault that each of them tells of (trade page, sections 7 and 9; common practice, no source). A new one is a line here. */
 export const seenSigns: readonly SeenSign[] = [
   { sees: 'the ball spins off to the side', means: 'off-line', bags: ['double-end', 'reflex'] },
-  { sees: 'the bag is pushed and hangs back', means: 'pushing', bags: ['heavy'] },
+  { sees: 'the bag is pushed and swings wide', means: 'pushing', bags: ['heavy'] },
   { sees: 'the bag hardly moves', means: 'range', bags: ['heavy', 'standing'] },
   { sees: 'the standing bag tips', means: 'leaning', bags: ['standing'] },
   { sees: 'the board is hit from above', means: 'downward', bags: ['speed'] },
-  { sees: 'the glove lands on the outer knuckle', means: 'knuckles', bags: ['heavy', 'standing', 'pads'] },
-  { sees: 'the glove lands on the inner side of the thumb', means: 'open-hand', bags: ['heavy', 'standing'] },
+  { sees: 'the glove lands on the outer knuckles', means: 'knuckles', bags: ['heavy', 'standing', 'pads'] },
+  { sees: 'the glove lands on the thumb side', means: 'open-hand', bags: ['heavy', 'standing'] },
   { sees: 'the hand comes back low', means: 'low-return', bags: [] },
   { sees: 'the elbow flares before the hook', means: 'hand-drops', bags: [] },
-  { sees: 'the feet stand together after a combination', means: 'feet-together', bags: [] },
-  { sees: 'the steps cross on the way round', means: 'crossing-feet', bags: [] },
-  { sees: 'the face goes red and no breath is heard', means: 'breath', bags: [] },
-  { sees: 'they stand chest to chest with the bag', means: 'walking-in', bags: ['heavy'] },
+  { sees: 'the feet end up together after a combination', means: 'feet-together', bags: [] },
+  { sees: 'the feet cross while circling', means: 'crossing-feet', bags: [] },
+  { sees: 'the face goes red and you hear no breathing', means: 'breath', bags: [] },
+  { sees: 'they are chest to chest with the bag', means: 'walking-in', bags: ['heavy'] },
   { sees: 'both toes point at the bag', means: 'square', bags: [] },
 ];
 

@@ -80,7 +80,7 @@ export function sheetPick(sheet: Sheet): Pick {
   return {
     key: `sheet ${id}`,
     kind: 'sheet',
-    name: title || 'Without a title',
+    name: title || 'Untitled',
     what: '',
     sheet,
     adds: { what: 'blocks', blocks },

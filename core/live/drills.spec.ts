@@ -100,7 +100,7 @@ describe('calls drills while a session runs', () => {
     expect(answerLength('count', 3, 0.5) - 400).toBe(2 * (answerLength('count', 3) - 400));
   });
 
-  it('are drawn on, not said again, where a drill is made longer', () => {
+  it('are drawn on, left out again, where a drill is made longer', () => {
     const longer = liveTimeline(base, [{ kind: 'longer', at: 100_000, ms: 30_000 }]);
     const [drill] = [longer.leaves.filter(({ drill: made }) => made?.kind === 'count')];
     expect(drill?.reduce((sum, { ms }) => sum + ms, 0)).toBe(150_000);

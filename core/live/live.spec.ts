@@ -87,7 +87,7 @@ describe('live changes', () => {
     expect(liveTimeline(base, [{ kind: 'pace', at: 0, factor: 1.5 }]).leaves.at(-3)?.pace).toBe(1.45);
   });
 
-  it('keep a rest until a key is pressed', () => {
+  it('keep a rest until resumed is pressed', () => {
     const live = liveTimeline(base, [{ kind: 'until a key', at: 130_000 }]);
     expect(live.openBreaks).toBe(1);
     expect(live.leaves[3]).toEqual(jasmine.objectContaining({ open: true, ms: 0, at: 180_000 }));

@@ -186,30 +186,30 @@ export function fittedIn(
 export function sayChange(change: StandingChange): string {
   switch (change.kind) {
     case 'pace':
-      return `pace ${Math.round(change.factor * 100)} %`;
+      return `pace ${Math.round(change.factor * 100)}%`;
     case 'drill':
-      return change.grows ? 'more as it goes on' : 'as many as planned';
+      return change.grows ? 'increasing over time' : 'back to the planned number';
     case 'longer':
-      return `${Math.round(change.ms / 1000)} s more`;
+      return `${Math.round(change.ms / 1000)} s added`;
     case 'end piece':
-      return 'the piece ended';
+      return 'drill ended';
     case 'until a key':
-      return 'rest until a key';
+      return 'rest until resumed';
     case 'version':
       return change.version;
     case 'switch stance':
       return 'stance switched';
     case 'end in':
-      return `end in ${Math.round(change.ms / 60_000)} min`;
+      return `finishing in ${Math.round(change.ms / 60_000)} min`;
     case 'swap':
-      return 'another combination';
+      return 'combination changed';
     case 'fault':
       return nameOfFault(change.fault);
   }
 }
 
 /** What a fault is called. `nameOfFault('wrist')` */
-export const nameOfFault = (id: string): string => faultList.find((each) => each.id === id)?.name ?? 'a fault seen';
+export const nameOfFault = (id: string): string => faultList.find((each) => each.id === id)?.name ?? 'a fault';
 
 /** Faults that were seen in a run and not taken back, each once, by id. `faultsSeen([{ kind: 'fault', at: 0, fault: 'wrist' }])` → `["wrist"]` */
 export function faultsSeen(changes: readonly LiveChange[]): string[] {

@@ -69,8 +69,8 @@ export function sayProgress({ now, times, ms, counted, effort, faults }: SheetPr
     ...(effort === null || now.effort === null || Math.abs(now.effort - effort) < 0.5
       ? []
       : [`effort ${Math.abs(Math.round(now.effort - effort))} ${now.effort > effort ? 'higher' : 'lower'}`]),
-    ...(faults.length > 0 && now.faults.length === 0 ? ['no fault seen'] : []),
+    ...(faults.length > 0 && now.faults.length === 0 ? ['no faults seen'] : []),
   ];
-  const against = times === 1 ? 'Against the last time' : `Against the last ${times} times`;
+  const against = times === 1 ? 'Compared with last time' : `Compared with the last ${times} times`;
   return `${against}: ${parts.length === 0 ? 'the same' : parts.join(', ')}.`;
 }

@@ -173,27 +173,27 @@ export const aims: readonly Aim[] = [
   {
     ...{ id: 'uppercuts', name: 'uppercuts', of: 'strikes', least: percent(5, 8, 10), whole: aimed },
     part: ({ byGroup }) => byGroup.uppercuts,
-    mend: 'build a combination with 5 or 6 in it',
+    mend: 'add a combination with 5 or 6 in it',
   },
   {
-    ...{ id: 'lead', name: 'of the lead side', of: 'strikes', least: percent(35, 40, 40), whole: aimed },
+    ...{ id: 'lead', name: 'with the lead side', of: 'strikes', least: percent(35, 40, 40), whole: aimed },
     part: ({ bySide }) => bySide.lead,
-    mend: 'double the lead hand',
+    mend: 'double up on the lead hand',
   },
   {
-    ...{ id: 'rear', name: 'of the rear side', of: 'strikes', least: percent(30, 35, 35), whole: aimed },
+    ...{ id: 'rear', name: 'with the rear side', of: 'strikes', least: percent(30, 35, 35), whole: aimed },
     part: ({ bySide }) => bySide.rear,
     mend: 'end combinations on the rear hand',
   },
   {
     ...{ id: 'left', name: 'with the left', of: 'strikes', least: percent(45, 45, 45), whole: sides },
     part: ({ left }) => left,
-    mend: 'change the stance for a round',
+    mend: 'switch stance for a round',
   },
   {
     ...{ id: 'right', name: 'with the right', of: 'strikes', least: percent(45, 45, 45), whole: sides },
     part: ({ right }) => right,
-    mend: 'change the stance for a round',
+    mend: 'switch stance for a round',
   },
   {
     ...{ id: 'defences', name: 'defences', of: 'strikes', least: percent(5, 10, 15), whole: aimed },
@@ -201,7 +201,7 @@ export const aims: readonly Aim[] = [
     mend: 'put a slip or a roll between the strikes',
   },
   {
-    ...{ id: 'middle', name: 'at middle range', of: 'strikes', least: percent(20, 25, 30), whole: aimed },
+    ...{ id: 'middle', name: 'at mid-range', of: 'strikes', least: percent(20, 25, 30), whole: aimed },
     part: ({ byRange }) => byRange.middle,
     mend: 'step in for a hook or an uppercut',
   },
@@ -211,10 +211,10 @@ export const aims: readonly Aim[] = [
     mend: 'end combinations on a kick',
   },
   {
-    ...{ id: 'other stance', name: 'in the other stance', of: 'working time', least: percent(0, 5, 15) },
+    ...{ id: 'other stance', name: 'in the opposite stance', of: 'working time', least: percent(0, 5, 15) },
     part: ({ msByStance }) => Math.min(msByStance['orthodox'] ?? 0, msByStance['southpaw'] ?? 0),
     whole: ({ msByStance }) => Object.values(msByStance).reduce((sum, ms) => sum + ms, 0),
-    mend: 'let the class change over half way',
+    mend: 'switch the class’s stance halfway',
   },
 ];
 
@@ -253,8 +253,8 @@ export function aimsMet(coverage: Coverage, level: Level, own: OwnAims): AimMet[
 export function sayNeglected(met: readonly AimMet[]): string {
   const [first] = met;
   if (!first || met.every(({ got }) => got === null))
-    return 'Nothing was run in this time, so nothing can be said of it.';
-  if (!isShort(first)) return 'Everything has its share.';
+    return 'No sessions in this period, so there is nothing to compare.';
+  if (!isShort(first)) return 'Everything is on target.';
   const { aim, got, least } = first;
-  return `${Math.round(got ?? 0)} % of ${aim.of} are ${aim.name}, where ${Math.round(least)} % are wanted: ${aim.mend}.`;
+  return `${Math.round(got ?? 0)}% of ${aim.of} are ${aim.name}; the target is ${Math.round(least)}%: ${aim.mend}.`;
 }

@@ -121,11 +121,11 @@ describe('coverage', () => {
   it('says in one sentence what was neglected, against the coach’s own wishes where there are any', () => {
     const all = coverageOf(log.slice(0, 1), 0, 30);
     const said = sayNeglected(aimsMet(all, 'beginner', {}));
-    expect(said).toMatch(/^0 % of strikes are .*, where \d+ % are wanted: /);
+    expect(said).toMatch(/^0% of strikes are .*; the target is \d+%: /);
     const only = Object.fromEntries(aimsMet(all, 'beginner', {}).map(({ aim }) => [aim.id, 0]));
-    expect(sayNeglected(aimsMet(all, 'beginner', { ...only, body: 20 }))).toContain('to the body, where 20 %');
-    expect(sayNeglected(aimsMet(all, 'beginner', only))).toBe('Everything has its share.');
-    expect(sayNeglected(aimsMet(coverageOf([], 0, 1), 'beginner', {}))).toContain('Nothing was run');
+    expect(sayNeglected(aimsMet(all, 'beginner', { ...only, body: 20 }))).toContain('to the body; the target is 20%');
+    expect(sayNeglected(aimsMet(all, 'beginner', only))).toBe('Everything is on target.');
+    expect(sayNeglected(aimsMet(coverageOf([], 0, 1), 'beginner', {}))).toContain('nothing to compare');
   });
 
   it('of one combination is what it covers', () => {
@@ -154,7 +154,7 @@ describe('runs of one sheet', () => {
     expect(runs.map(({ startedAt }) => startedAt)).toEqual([1, 3]);
     const progress = progressOfSheet(runs);
     expect(progress && sayProgress(progress)).toBe(
-      'Against the last time: 40 punches more, effort 2 lower, no fault seen.',
+      'Compared with last time: 40 punches more, effort 2 lower, no faults seen.',
     );
     expect(progressOfSheet(runs.slice(0, 1))).toBeNull();
   });

@@ -107,15 +107,15 @@ export function sayWeek(weeks: readonly WeekLoad[], at: number): string[] {
   return [
     ...(rise !== null && rise > loadBounds.rise
       ? [
-          `${Math.round((rise - 1) * 100)} % above the weeks before it: go easier for a few days, or plan an easier week`,
+          `${Math.round((rise - 1) * 100)} % above previous weeks: take it easier for a few days, or plan an easier week`,
         ]
       : []),
     ...(here.monotony !== null && here.monotony > loadBounds.monotony
-      ? ['day after day alike: make hard days harder and easy days easier']
+      ? ['the days are too alike: make hard days harder and easy days easier']
       : []),
     ...(here.unsaid > 0
       ? [
-          `${here.unsaid} ${here.unsaid === 1 ? 'session has' : 'sessions have'} no effort: the sum is at least this much`,
+          `${here.unsaid} ${here.unsaid === 1 ? 'session has' : 'sessions have'} no effort rating, so the real total is higher`,
         ]
       : []),
   ];

@@ -9,23 +9,23 @@ function describeItem(item: Item): string {
     case 'move':
       return fullMoveName(item);
     case 'pair':
-      return item.moves.map((move) => fullMoveName(move)).join(' together with ');
+      return item.moves.map((move) => fullMoveName(move)).join(' with ');
     case 'slot':
       return `${writeSlot(item)}, left to the athlete`;
     case 'freestyle':
       return 'freestyle, all left to the athlete';
     case 'group':
       return item.times > 1
-        ? `${item.times} times: ${item.items.map(describeItem).join(', ')}; end of group`
+        ? `${item.times} times: ${item.items.map(describeItem).join(', ')}; end of repeat`
         : item.items.map(describeItem).join(', ');
     case 'turns':
-      return `taking turns: ${item.options.map((option) => option.map(describeItem).join(', ')).join('; or ')}; end of turns`;
+      return `alternating: ${item.options.map((option) => option.map(describeItem).join(', ')).join('; or ')}; end of turns`;
   }
 }
 
 /**
  * The whole staff in words, for those who do not see it: moves in order, what is new, and where it sticks.
- * @example describeCombination(combination) // "jab, cross, lead hook to the body. Flows throughout."
+ * @example describeCombination(combination) // "jab, cross, lead hook to the body. Flows all the way through."
  */
 export function describeCombination(
   combination: Combination,
@@ -44,9 +44,9 @@ export function describeCombination(
       study.turns.flatMap((turn) =>
         turn.seams
           .filter((seam) => isWorthSaying(seam, school))
-          .map((seam) => `after move ${seam.after + 1}${seam.loop ? ', back to the beginning' : ''}: ${seam.reason}`),
+          .map((seam) => `after move ${seam.after + 1}${seam.loop ? ', on repeat' : ''}: ${seam.reason}`),
       ),
     ),
   ];
-  return `${moves}.${fresh} ${stuck.length > 0 ? stuck.map((each) => `${each}.`).join(' ') : 'Flows throughout.'}`;
+  return `${moves}.${fresh} ${stuck.length > 0 ? stuck.map((each) => `${each}.`).join(' ') : 'Flows all the way through.'}`;
 }

@@ -72,54 +72,55 @@ function loadedBy(defence: Move): Side | 'either' {
 function legSeam(a: Move, b: Move): Judgement {
   const name = fullMoveName(b);
   if (isHandStrike(a)) {
-    if (a.side !== b.side) return smooth(`${name} comes easily after the ${a.side} hand`);
+    if (a.side !== b.side) return smooth(`${name} follows naturally from the ${a.side} hand`);
     return {
-      ...needsStep(`${name} on the same side as the hand before it takes a small step`, 'note'),
+      ...needsStep(`${name} on the same side as the punch needs a small step`, 'note'),
       sameSideKick: true,
     };
   }
   if (isLegStrike(a)) {
     return a.side === b.side
-      ? reload(`the ${b.side} leg has to come down and wind up again`)
+      ? reload(`the ${b.side} leg has to land and reload first`)
       : smooth('the other leg is free');
   }
   if (moveKind(a.id).readiesLegs && a.side === 'lead') {
     const ready = b.side === 'rear' ? familyOf(b) === 'kick' || familyOf(b) === 'knee' : familyOf(b) === 'teep';
     return ready
-      ? smooth('the checking leg comes back ready for it')
-      : needsStep(`after a lead ${moveKind(a.id).name} ${name} needs a small step first`, 'warning');
+      ? smooth('the checking leg lands ready to go')
+      : needsStep(`${name} needs a small step after a lead ${moveKind(a.id).name}`, 'warning');
   }
-  return smooth('a leg follows a defence freely');
+  return smooth('a kick or knee can follow any defence');
 }
 
 function sameHand(a: Move, b: Move): Judgement {
   if (moveKind(b.id).takesBack?.includes(a.id))
-    return smooth(`the turn of the ${moveKind(a.id).name} comes straight back`);
+    return smooth(`the ${moveKind(a.id).name} rotates straight back into it`);
   if (a.target !== b.target || !moveKind(a.id).turnsHips)
     return {
       verdict: 'reload',
       cost: seamCost.double,
-      reason: `a double with the ${b.side} hand: quick, with less behind the second`,
+      reason: `doubling up with the ${b.side} hand: quick, but less power on the second`,
       level: 'none',
     };
-  return reload(`${fullMoveName(b)} straight after ${fullMoveName(a)}: nothing winds up the ${b.side} side again`);
+  return reload(`${fullMoveName(b)} straight after ${fullMoveName(a)}: the ${b.side} side has not reloaded`);
 }
 
 /** Rules 5 to 9: b is a hand strike. */
 function handSeam(a: Move, b: Move): Judgement {
-  if (isLegStrike(a) || familyOf(a) === 'push') return smooth(`the hips are even after the ${moveKind(a.id).name}`);
+  if (isLegStrike(a) || familyOf(a) === 'push')
+    return smooth(`the hips are square after the ${moveKind(a.id).name}, ready for either hand`);
   if (familyOf(a) === 'defence') {
     const loaded = loadedBy(a);
-    if (!moveKind(b.id).turnsHips) return smooth(`the ${moveKind(b.id).name} needs no winding up`);
+    if (!moveKind(b.id).turnsHips) return smooth(`the ${moveKind(b.id).name} needs no loading`);
     if (loaded === 'either' || loaded === b.side)
       return smooth(`the ${moveKind(a.id).name} loads the ${b.side ?? 'hitting'} side`);
     return reload(
-      `the ${moveKind(a.id).name} loads the ${loaded} side, and ${fullMoveName(b)} comes from the ${b.side ?? 'other'} one`,
+      `the ${moveKind(a.id).name} loads the ${loaded} side, but the ${fullMoveName(b)} comes from the ${b.side ?? 'other'} side`,
     );
   }
-  if (!moveKind(b.id).turnsHips) return smooth(`the ${moveKind(b.id).name} may come at any time`);
+  if (!moveKind(b.id).turnsHips) return smooth(`the ${moveKind(b.id).name} can come at any time`);
   if (a.side === b.side) return sameHand(a, b);
-  return smooth('the turn of one side loads the other');
+  return smooth('turning one side loads the other');
 }
 
 /** The ordered rules of the trade page, section 4: the first that fits decides. */
@@ -130,7 +131,7 @@ function judge(before: WalkedStep, after: WalkedStep, apart: boolean): Judgement
     return {
       verdict: 'turned',
       cost: 0,
-      reason: 'the feet trade places here: later numbers swap hands',
+      reason: 'the stance switches here: from now on the numbers swap hands',
       level: 'note',
     };
   // A pair that steps in carries its own step, which is what the rule asks for.
@@ -139,13 +140,13 @@ function judge(before: WalkedStep, after: WalkedStep, apart: boolean): Judgement
     (move) => isFootMove(move) && !move.feint && moveKind(move.id).distance === 'joins',
   );
   if (apart && !stepsIn && b.kind === 'move' && !b.feint && moveKind(b.id).reach === 'close')
-    return needsStep(`${fullMoveName(b)} needs a step in: the bag is out of reach here`, 'warning');
+    return needsStep(`${fullMoveName(b)} needs a step in: you are out of range here`, 'warning');
   if (isOpen(b)) return smooth('the athlete chooses what follows');
   if (familyOf(b) === 'defence' || isFootMove(b)) return smooth(`${fullMoveName(b)} can follow anything`);
-  if (isOpen(a)) return smooth('the athlete arranges what comes before');
+  if (isOpen(a)) return smooth('the athlete chooses what comes before');
   if (isFootMove(a)) return smooth(`both sides are ready after ${moveKind(a.id).name}`);
   if (before.step.content.length > 1 && holds(before.step, changesStance))
-    return smooth('both sides are ready after the change of stance');
+    return smooth('both sides are ready after the switch');
   return isLegStrike(b) ? legSeam(a, b) : handSeam(a, b);
 }
 
@@ -170,13 +171,13 @@ function loopSeam(
     return {
       verdict: 'turned',
       cost: 0,
-      reason: 'it ends in the other stance: change back before the next one',
+      reason: 'it ends in the opposite stance: switch back before repeating',
       level: 'note',
       stuck: false,
     };
   const carried = turned ? '; it carries on mirrored' : '';
   if (steps === 1)
-    return { ...smooth(`one move repeats freely${carried}`), level: turned ? 'note' : 'none', stuck: false };
+    return { ...smooth(`a single move can always repeat${carried}`), level: turned ? 'note' : 'none', stuck: false };
   const direct = judge(last, { ...first, apart }, apart);
   const judged = direct.level === 'warning' ? direct : (later ?? direct);
   const level = judged.level === 'warning' && !loop.nonStop ? 'note' : judged.level;

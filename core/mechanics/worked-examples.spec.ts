@@ -85,7 +85,7 @@ const examples: readonly Example[] = [
   ['tp sl rkn', 0, 2, 3, 'orthodox', '2 step', 'flows'],
   ['out+1 2 3', 3, 3, 4, 'orthodox', 'flows', 'flows'],
   ['out+1 4', 2, 2, 3, 'orthodox', '1 step', 'flows'],
-  // Changes of stance
+  // Stance changes
   ['1 2 switch 1 2', 4, 4, 5, 'southpaw', 'flows', 'flows'],
   ['1 switch 2 switch 3', 3, 3, 5, 'orthodox', 'flows', 'flows'],
   ['1+shift 2', 2, 2, 3, 'southpaw', 'flows', 'flows'],

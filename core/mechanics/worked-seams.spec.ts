@@ -21,57 +21,57 @@ const seamsOfText = (text: string, loop?: LoopSettings) =>
 
 /** The first seam of a text: rule, text, verdict, milliseconds, level, reason. */
 const first: readonly (readonly [number, string, string, number, string, string])[] = [
-  [1, '1 switch', 'turned', 0, 'note', 'the feet trade places here: later numbers swap hands'],
-  [1, 'tp 1+shift', 'turned', 0, 'note', 'the feet trade places here: later numbers swap hands'],
-  [2, 'tp 3', 'step', 250, 'warning', 'lead hook needs a step in: the bag is out of reach here'],
-  [2, 'push 6', 'step', 250, 'warning', 'rear uppercut needs a step in: the bag is out of reach here'],
-  [2, 'out 5b', 'step', 250, 'warning', 'lead uppercut to the body needs a step in: the bag is out of reach here'],
-  [2, '1+out 3', 'step', 250, 'warning', 'lead hook needs a step in: the bag is out of reach here'],
-  [3, 'tp in+3', 'smooth', 0, 'none', 'the hips are even after the teep'],
-  [3, 'tp 1', 'smooth', 0, 'none', 'the hips are even after the teep'],
+  [1, '1 switch', 'turned', 0, 'note', 'the stance switches here: from now on the numbers swap hands'],
+  [1, 'tp 1+shift', 'turned', 0, 'note', 'the stance switches here: from now on the numbers swap hands'],
+  [2, 'tp 3', 'step', 250, 'warning', 'lead hook needs a step in: you are out of range here'],
+  [2, 'push 6', 'step', 250, 'warning', 'rear uppercut needs a step in: you are out of range here'],
+  [2, 'out 5b', 'step', 250, 'warning', 'lead uppercut to the body needs a step in: you are out of range here'],
+  [2, '1+out 3', 'step', 250, 'warning', 'lead hook needs a step in: you are out of range here'],
+  [3, 'tp in+3', 'smooth', 0, 'none', 'the hips are square after the teep, ready for either hand'],
+  [3, 'tp 1', 'smooth', 0, 'none', 'the hips are square after the teep, ready for either hand'],
   [3, '3 sl-l', 'smooth', 0, 'none', 'lead slip can follow anything'],
   [3, '3 sq', 'smooth', 0, 'none', 'squat can follow anything'],
   [3, '3 wait', 'smooth', 0, 'none', 'wait can follow anything'],
   [3, '3 ft 1', 'smooth', 0, 'none', 'feint jab can follow anything'],
   [3, '3 any 1', 'smooth', 0, 'none', 'the athlete chooses what follows'],
-  [3, 'any 1 3', 'smooth', 0, 'none', 'the athlete arranges what comes before'],
+  [3, 'any 1 3', 'smooth', 0, 'none', 'the athlete chooses what comes before'],
   [3, 'in 3', 'smooth', 0, 'none', 'both sides are ready after step in'],
   [3, 'sq 2', 'smooth', 0, 'none', 'both sides are ready after squat'],
   [3, 'ft 1 3', 'smooth', 0, 'none', 'both sides are ready after jab'],
-  [3, '1+switch 3', 'smooth', 0, 'none', 'both sides are ready after the change of stance'],
-  [4, '1 rear kick', 'smooth', 0, 'none', 'rear body kick comes easily after the lead hand'],
-  [4, '2 lead kick', 'smooth', 0, 'none', 'lead body kick comes easily after the rear hand'],
-  [4, '3 rear knee', 'smooth', 0, 'none', 'rear knee comes easily after the lead hand'],
-  [4, '2 rear kick', 'step', 250, 'note', 'rear body kick on the same side as the hand before it takes a small step'],
-  [4, 'kick kick', 'reload', 150, 'warning', 'the rear leg has to come down and wind up again'],
+  [3, '1+switch 3', 'smooth', 0, 'none', 'both sides are ready after the switch'],
+  [4, '1 rear kick', 'smooth', 0, 'none', 'rear body kick follows naturally from the lead hand'],
+  [4, '2 lead kick', 'smooth', 0, 'none', 'lead body kick follows naturally from the rear hand'],
+  [4, '3 rear knee', 'smooth', 0, 'none', 'rear knee follows naturally from the lead hand'],
+  [4, '2 rear kick', 'step', 250, 'note', 'rear body kick on the same side as the punch needs a small step'],
+  [4, 'kick kick', 'reload', 150, 'warning', 'the rear leg has to land and reload first'],
   [4, 'kick lead kick', 'smooth', 0, 'none', 'the other leg is free'],
-  [4, 'check-l rear kick', 'smooth', 0, 'none', 'the checking leg comes back ready for it'],
-  [4, 'check-l rear knee', 'smooth', 0, 'none', 'the checking leg comes back ready for it'],
-  [4, 'check-l lead teep', 'smooth', 0, 'none', 'the checking leg comes back ready for it'],
-  [4, 'check-l lead kick', 'step', 250, 'warning', 'after a lead check lead body kick needs a small step first'],
-  [4, 'check-l rear teep', 'step', 250, 'warning', 'after a lead check rear teep needs a small step first'],
-  [4, 'check-r lead kick', 'smooth', 0, 'none', 'a leg follows a defence freely'],
-  [4, 'sl-l kick', 'smooth', 0, 'none', 'a leg follows a defence freely'],
-  [5, 'kick 2', 'smooth', 0, 'none', 'the hips are even after the body kick'],
-  [5, 'push 2', 'smooth', 0, 'none', 'the hips are even after the push'],
-  [6, 'sl-r 1', 'smooth', 0, 'none', 'the jab needs no winding up'],
+  [4, 'check-l rear kick', 'smooth', 0, 'none', 'the checking leg lands ready to go'],
+  [4, 'check-l rear knee', 'smooth', 0, 'none', 'the checking leg lands ready to go'],
+  [4, 'check-l lead teep', 'smooth', 0, 'none', 'the checking leg lands ready to go'],
+  [4, 'check-l lead kick', 'step', 250, 'warning', 'lead body kick needs a small step after a lead check'],
+  [4, 'check-l rear teep', 'step', 250, 'warning', 'rear teep needs a small step after a lead check'],
+  [4, 'check-r lead kick', 'smooth', 0, 'none', 'a kick or knee can follow any defence'],
+  [4, 'sl-l kick', 'smooth', 0, 'none', 'a kick or knee can follow any defence'],
+  [5, 'kick 2', 'smooth', 0, 'none', 'the hips are square after the body kick, ready for either hand'],
+  [5, 'push 2', 'smooth', 0, 'none', 'the hips are square after the push, ready for either hand'],
+  [6, 'sl-r 1', 'smooth', 0, 'none', 'the jab needs no loading'],
   [6, 'sl-l 3', 'smooth', 0, 'none', 'the slip loads the lead side'],
   [6, 'sl-r 2', 'smooth', 0, 'none', 'the slip loads the rear side'],
-  [6, 'sl-r 3', 'reload', 150, 'warning', 'the slip loads the rear side, and lead hook comes from the lead one'],
+  [6, 'sl-r 3', 'reload', 150, 'warning', 'the slip loads the rear side, but the lead hook comes from the lead side'],
   [6, 'block-l 4', 'smooth', 0, 'none', 'the block loads the rear side'],
   [6, 'block-r 3', 'smooth', 0, 'none', 'the block loads the lead side'],
-  [6, 'block-r 2', 'reload', 150, 'warning', 'the block loads the lead side, and cross comes from the rear one'],
+  [6, 'block-r 2', 'reload', 150, 'warning', 'the block loads the lead side, but the cross comes from the rear side'],
   [6, 'pull 4', 'smooth', 0, 'none', 'the pull back loads the rear side'],
   [6, 'cover 3', 'smooth', 0, 'none', 'the cover loads the lead side'],
   [6, 'check-l 2', 'smooth', 0, 'none', 'the check loads the rear side'],
-  [7, '1 1b', 'smooth', 0, 'none', 'the jab may come at any time'],
-  [8, '3 bf', 'smooth', 0, 'none', 'the turn of the hook comes straight back'],
-  [8, 'bf 3', 'reload', 150, 'warning', 'lead hook straight after back fist: nothing winds up the lead side again'],
-  [8, '1 3', 'reload', 80, 'none', 'a double with the lead hand: quick, with less behind the second'],
-  [8, '3 3b', 'reload', 80, 'none', 'a double with the lead hand: quick, with less behind the second'],
-  [8, '2 2', 'reload', 150, 'warning', 'cross straight after cross: nothing winds up the rear side again'],
-  [8, '3 5', 'reload', 150, 'warning', 'lead uppercut straight after lead hook: nothing winds up the lead side again'],
-  [9, '1 2', 'smooth', 0, 'none', 'the turn of one side loads the other'],
+  [7, '1 1b', 'smooth', 0, 'none', 'the jab can come at any time'],
+  [8, '3 bf', 'smooth', 0, 'none', 'the hook rotates straight back into it'],
+  [8, 'bf 3', 'reload', 150, 'warning', 'lead hook straight after back fist: the lead side has not reloaded'],
+  [8, '1 3', 'reload', 80, 'none', 'doubling up with the lead hand: quick, but less power on the second'],
+  [8, '3 3b', 'reload', 80, 'none', 'doubling up with the lead hand: quick, but less power on the second'],
+  [8, '2 2', 'reload', 150, 'warning', 'cross straight after cross: the rear side has not reloaded'],
+  [8, '3 5', 'reload', 150, 'warning', 'lead uppercut straight after lead hook: the lead side has not reloaded'],
+  [9, '1 2', 'smooth', 0, 'none', 'turning one side loads the other'],
 ];
 
 describe('the rules of seams, worked by hand', () => {
@@ -100,14 +100,14 @@ describe('the rules of seams, worked by hand', () => {
         verdict: 'smooth',
         cost: 0,
         level: 'none',
-        reason: 'one move repeats freely',
+        reason: 'a single move can always repeat',
         stuck: false,
       },
     ]);
   });
 
   it('the loop from the other stance: carried on mirrored, or changed back first', () => {
-    const reason = 'the jab may come at any time; it carries on mirrored';
+    const reason = 'the jab can come at any time; it carries on mirrored';
     expect(seamsOfText('1 2+switch').at(-1)).toEqual(
       jasmine.objectContaining({ loop: true, level: 'note', stuck: false, cost: 0 }),
     );
@@ -116,7 +116,7 @@ describe('the rules of seams, worked by hand', () => {
       jasmine.objectContaining({
         verdict: 'turned',
         cost: 0,
-        reason: 'it ends in the other stance: change back before the next one',
+        reason: 'it ends in the opposite stance: switch back before repeating',
         level: 'note',
         stuck: false,
       }),
@@ -129,11 +129,11 @@ describe('a combination in words', () => {
 
   it('names moves, pairs, groups, turns and what is left to the athlete', () => {
     expect(say('1 2 3b')).toBe('jab, cross, lead hook to the body.');
-    expect(say('in+2')).toContain(' together with cross.');
-    expect(say('(1 2)x3 4')).toBe('3 times: jab, cross; end of group, rear hook.');
+    expect(say('in+2')).toContain(' with cross.');
+    expect(say('(1 2)x3 4')).toBe('3 times: jab, cross; end of repeat, rear hook.');
     expect(say('any 1 2')).toBe('any 1, left to the athlete, cross.');
     expect(say('freestyle')).toBe('freestyle, all left to the athlete.');
-    expect(say('1 [2 / 3]')).toBe('jab, taking turns: cross; or lead hook; end of turns.');
+    expect(say('1 [2 / 3]')).toBe('jab, alternating: cross; or lead hook; end of turns.');
   });
 
   it('names what is new, one move or several', () => {
@@ -144,13 +144,13 @@ describe('a combination in words', () => {
   it('says where it sticks, the way back to the beginning included, or that it flows', () => {
     const judged = (text: string, school: 'opposite' | 'same' = 'opposite'): string =>
       describeCombination(combinationOf(text), [], study(combinationOf(text)), school);
-    expect(judged('1 2 3 2')).toBe('jab, cross, lead hook, cross. Flows throughout.');
+    expect(judged('1 2 3 2')).toBe('jab, cross, lead hook, cross. Flows all the way through.');
     expect(judged('2 4')).toBe(
-      'cross, rear hook. after move 1: rear hook straight after cross: nothing winds up the rear side again. ' +
-        'after move 2, back to the beginning: cross straight after rear hook: nothing winds up the rear side again.',
+      'cross, rear hook. after move 1: rear hook straight after cross: the rear side has not reloaded. ' +
+        'after move 2, on repeat: cross straight after rear hook: the rear side has not reloaded.',
     );
     expect(judged('1 2 lk')).toContain('after move 2: rear low kick on the same side');
-    expect(judged('1 2 lk', 'same')).toContain('Flows throughout.');
+    expect(judged('1 2 lk', 'same')).toContain('Flows all the way through.');
   });
 });
 

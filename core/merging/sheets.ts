@@ -54,19 +54,19 @@ const fieldWords: Readonly<Partial<Record<string, string>>> = {
   ms: 'length',
   note: 'note',
   times: 'repeats',
-  restMs: 'rest between',
+  restMs: 'rest between repeats',
   pieces: 'piece',
   blocks: 'block',
   head: 'head line',
   class: 'class',
   parts: 'named part',
-  says: 'calls of its own',
-  focuses: 'reminders',
+  says: 'own calls',
+  focuses: 'cues',
 };
 
 /** A clash's place in words. `placeOf(sheet, clash)` → `the length of Round 1` */
 export function placeOf(sheet: Sheet, { path }: Clash): string {
-  if (path.length === 0) return 'the whole sheet';
+  if (path.length === 0) return 'the sheet';
   const at = path.findIndex((step, index) => typeof step === 'object' && path[index - 1] === 'blocks');
   const step = path[at];
   const block = typeof step === 'object' ? sheet.blocks.find(({ id }) => id === step.item) : undefined;

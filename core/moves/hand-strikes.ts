@@ -134,7 +134,7 @@ export const handStrikes = [
     sides: onlyRear,
     usual: 'rear',
     short: { rear: 'leap' },
-    alsoNames: ['flying cross', 'jumping cross'],
+    alsoNames: ['flying cross', 'jumping cross', 'superman punch'],
     grounded: 'cross',
     belowShoulder: 'cross',
     group: 'other punches',

@@ -46,12 +46,12 @@ export function ownScheme(name: string, beyondSix: readonly NumberMeaning[]): Re
     const { number, id, side } = meaning;
     const name = moveKind(id).name;
     if (!Number.isInteger(number) || number < 1 || number > 99)
-      return refuse(meaning, `${number} is no number of a scheme`, 'use a whole number from 7 to 99');
+      return refuse(meaning, `${number} cannot be used`, 'use a whole number from 7 to 99');
     const taken = numbers.find((other) => other.number === number);
     if (taken)
       return refuse(meaning, `${number} already means ${moveKind(taken.id).name}`, `give ${name} a number of its own`);
     const again = numbers.find((other) => other.id === id && other.side === side);
-    if (again) return refuse(meaning, `${name} already has the number ${again.number}`, 'leave one of the two out');
+    if (again) return refuse(meaning, `${name} already has the number ${again.number}`, 'remove one of the two');
     if (side !== null && !moveKind(id).sides.includes(side))
       return refuse(meaning, `there is no ${side} ${name}`, `use the ${side === 'lead' ? 'rear' : 'lead'} one`);
     numbers.push(meaning);

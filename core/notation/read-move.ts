@@ -15,14 +15,14 @@ function unknownWord(cursor: Cursor, token: Token): never {
     stop(
       cursor,
       token,
-      `the ${cursor.forms.scheme.name}-number scheme has no ${shown}`,
-      'use 1 to 6, a name, or another numbering scheme',
+      `there is no ${shown} in the ${cursor.forms.scheme.name} numbering`,
+      'use 1 to 6, a name, or another numbering',
     );
   stop(
     cursor,
     token,
     `"${shown}" is not a move`,
-    near ? `did you mean "${near}"?` : 'write a number 1 to 6, a short form such as bk or sl, or a name',
+    near ? `did you mean "${near}"?` : 'use a number from 1 to 6, a short form such as bk or sl, or a name',
   );
 }
 
@@ -40,7 +40,7 @@ function settle(cursor: Cursor, named: Named): Move {
       stop(
         cursor,
         after,
-        `a defence goes to lead or rear, not to the ${letter.word}`,
+        `a defence is to the lead or rear side, not ${letter.word}`,
         `write ${short}-l or ${short}-r, or "${short} ${letter.word}" for a step`,
       );
     }
@@ -69,7 +69,12 @@ export function readMove(cursor: Cursor): Move {
     cursor.next += 1;
     const shown = readMove(cursor);
     if (shown.feint || (!isStrike(shown) && familyOf(shown) !== 'feet'))
-      stop(cursor, token, 'a feint shows a strike or a step', 'write ft before a strike or a step, for example ft 1');
+      stop(
+        cursor,
+        token,
+        'only a strike or a step can be feinted',
+        'write ft before a strike or a step, for example ft 1',
+      );
     const feint: Move = { ...shown, feint: true };
     cursor.before = feint;
     return feint;

@@ -8,10 +8,10 @@ const slotMend = 'write any 3, any 2-5 hooks or any 3 end 2';
 
 function readNumber(cursor: Cursor): { readonly value: number; readonly hard: boolean } {
   const token = cursor.tokens[cursor.next];
-  if (token?.kind !== 'word' || !/^\d{1,3}!?$/.test(token.text)) stop(cursor, token, 'a slot needs a number', slotMend);
+  if (token?.kind !== 'word' || !/^\d{1,3}!?$/.test(token.text)) stop(cursor, token, '"any" needs a number', slotMend);
   const hard = token.text.endsWith('!');
   const value = Number(token.text.replace('!', ''));
-  if (value < 1 || value > limits.slot) stop(cursor, token, `a slot holds 1 to ${limits.slot} moves`, slotMend);
+  if (value < 1 || value > limits.slot) stop(cursor, token, `"any" takes 1 to ${limits.slot} moves`, slotMend);
   cursor.next += 1;
   return { value, hard };
 }
@@ -33,7 +33,12 @@ export function readSlot(cursor: Cursor): Slot {
   if (!hard && second?.kind === 'word' && second.joint === 'hyphen' && /^\d+!?$/.test(second.text)) {
     ({ value: most, hard } = readNumber(cursor));
     if (most <= least)
-      stop(cursor, second, `the range ${least}-${most} does not rise`, `write any ${most}-${least} or any ${least}`);
+      stop(
+        cursor,
+        second,
+        `the range ${least}-${most} is the wrong way round`,
+        `write any ${most}-${least} or any ${least}`,
+      );
   }
   let of: SlotKind | undefined;
   let end: Move | undefined;

@@ -23,7 +23,7 @@ function readTimes(cursor: Cursor): number {
   if (!times || !token) return 1;
   const count = times[1] !== undefined && times[1].length < 6 ? Number(times[1]) : Infinity;
   if (count < 1 || count > limits.repeats)
-    stop(cursor, token, `a group repeats 1 to ${limits.repeats} times`, `write x2 to x${limits.repeats}`);
+    stop(cursor, token, `a group can repeat 1 to ${limits.repeats} times`, `write x2 to x${limits.repeats}`);
   cursor.next += 1;
   return count;
 }
@@ -32,7 +32,7 @@ function readGroup(cursor: Cursor, depth: number): Item {
   const open = cursor.tokens[cursor.next];
   cursor.next += 1;
   const items = readItems(cursor, depth + 1, [')']);
-  if (!isSign(cursor.tokens[cursor.next], ')')) stop(cursor, open, 'this ( is never closed', 'write ) after the group');
+  if (!isSign(cursor.tokens[cursor.next], ')')) stop(cursor, open, 'this ( is never closed', 'add ) after the group');
   cursor.next += 1;
   if (items.length === 0) stop(cursor, open, 'this group is empty', 'write moves between ( and )');
   return { kind: 'group', items, times: readTimes(cursor) };
@@ -50,7 +50,7 @@ function readTurns(cursor: Cursor, depth: number): Item {
       stop(
         cursor,
         cursor.tokens[cursor.next],
-        'nothing stands in this turn',
+        'one side of the / is empty',
         'write a move on each side of /, for example [bk / swk]',
       );
     options.push(option);
@@ -61,8 +61,8 @@ function readTurns(cursor: Cursor, depth: number): Item {
   }
   cursor.before = null;
   if (options.length < 2)
-    stop(cursor, open, 'taking turns needs two or more', 'write [bk / swk], or leave the brackets out');
-  if (fullTurn(options.flat()) > 1) stop(cursor, open, 'turns stand inside turns', 'write them one after the other');
+    stop(cursor, open, 'alternating needs two or more', 'write [bk / swk], or leave the brackets out');
+  if (fullTurn(options.flat()) > 1) stop(cursor, open, 'brackets inside brackets', 'put them one after the other');
   return { kind: 'turns', options };
 }
 
@@ -92,7 +92,7 @@ function readPlain(cursor: Cursor): readonly Item[] {
   cursor.next += 1;
   const second = readMove(cursor);
   if (isSign(cursor.tokens[cursor.next], '+'))
-    stop(cursor, cursor.tokens[cursor.next], 'three moves at once', 'join two moves with +, not more');
+    stop(cursor, cursor.tokens[cursor.next], 'three moves joined with +', 'join two moves with +, not more');
   return [{ kind: 'pair', moves: [first, second] }];
 }
 
@@ -105,7 +105,12 @@ function lastMove(items: readonly Item[]): Move | null {
 
 function readItems(cursor: Cursor, depth: number, closers: readonly string[], stageEnds?: number[]): Item[] {
   if (depth > limits.depth)
-    stop(cursor, cursor.tokens[cursor.next - 1], `groups nest deeper than ${limits.depth}`, 'write the inner ones out');
+    stop(
+      cursor,
+      cursor.tokens[cursor.next - 1],
+      `more than ${limits.depth} groups inside each other`,
+      'write the inner groups out in full',
+    );
   const items: Item[] = [];
   for (;;) {
     const token = cursor.tokens[cursor.next];
@@ -114,7 +119,7 @@ function readItems(cursor: Cursor, depth: number, closers: readonly string[], st
     else if (isSign(token, '[')) items.push(readTurns(cursor, depth));
     else if (isSign(token, '|') && stageEnds) {
       if (items.length === 0 || stageEnds.at(-1) === items.length)
-        stop(cursor, token, 'nothing stands before this stage end', 'write | after at least one move');
+        stop(cursor, token, 'there is no move before this |', 'write | after at least one move');
       stageEnds.push(items.length);
       cursor.next += 1;
     } else if (token.kind === 'sign') misplaced(cursor, token);
@@ -132,15 +137,15 @@ function readThen(cursor: Cursor, token: Token, before: number): void {
 
 function misplaced(cursor: Cursor, token: Token): never {
   const reasons: Record<string, [string, string]> = {
-    ')': ['this ) closes nothing', 'write ( before the group, or leave it out'],
-    ']': ['this ] closes nothing', 'write [ before the first turn, or leave it out'],
+    ')': ['this ) has no matching (', 'write ( before the group, or leave it out'],
+    ']': ['this ] has no matching [', 'write [ before the first turn, or leave it out'],
     '/': ['/ parts turns only inside [ ]', 'write [bk / swk], or a space'],
-    '+': ['+ stands between two moves', 'write in+1, for example'],
+    '+': ['+ goes between two moves', 'write in+1, for example'],
     '|': ['a stage end stands inside a group', 'mark stage ends with | outside groups and turns'],
     ':': ['a name before : belongs at the start of a part', 'write A: 1 2; A then 3'],
-    ';': ['nothing stands before this ;', 'write a part such as A: 1 2 before it'],
+    ';': ['there is nothing before this ;', 'write a part such as A: 1 2 before it'],
   };
-  const [what, mend] = reasons[token.text] ?? ['this sign means nothing here', 'leave it out'];
+  const [what, mend] = reasons[token.text] ?? ['this sign has no meaning here', 'leave it out'];
   stop(cursor, token, what, mend);
 }
 
@@ -149,7 +154,7 @@ const reserved = new Set(['any', 'then', 'end', 'different', 'freestyle', 'ft', 
 
 /** Why a name cannot name a part, or null where it can. `partNameFault('jab', formsOf(six))` */
 export function partNameFault(name: string, forms: Forms): string | null {
-  if (!partName.test(name)) return 'a part is named by letters and digits, a letter first';
+  if (!partName.test(name)) return 'a part’s name is letters and digits, starting with a letter';
   return reserved.has(name) || forms.meanings.has(name) || /^x\d+$/.test(name)
     ? `"${name}" already means something`
     : null;
@@ -173,7 +178,7 @@ function readClauses(cursor: Cursor): Combination {
     const stageEnds: number[] = [];
     const items = readItems(here, 0, [';'], stageEnds);
     const last = here.tokens[here.next];
-    if (last && !named) stop(here, last, 'only named parts stand before ;', 'write A: before the part');
+    if (last && !named) stop(here, last, 'only named parts can come before ;', 'write A: before the part');
     if (items.length === 0)
       stop(
         here,
@@ -182,7 +187,7 @@ function readClauses(cursor: Cursor): Combination {
         'write at least one move, for example 1 2',
       );
     if (nesting(items) > limits.depth)
-      stop(here, name, `groups nest deeper than ${limits.depth}`, 'write the inner ones out');
+      stop(here, name, `more than ${limits.depth} groups inside each other`, 'write the inner groups out in full');
     if (last && named) {
       if (unfoldedLength(items) > limits.moves) tooMany(here, unfoldedLength(items));
       parts.set(name.text, { items });
@@ -199,8 +204,8 @@ function tooMany(cursor: Cursor, moves: number): never {
     at: 0,
     end: cursor.source.length,
     read: cursor.source.slice(0, 40),
-    what: `${moves} moves when unfolded, and ${limits.moves} is the most`,
-    mend: 'repeat less, or part it in two',
+    what: `${moves} moves in full; the limit is ${limits.moves}`,
+    mend: 'use fewer repeats, or split it in two',
   });
 }
 
@@ -208,7 +213,7 @@ function readAll(cursor: Cursor): Combination {
   const only = cursor.tokens[0];
   if (cursor.tokens.length === 1 && only?.text === 'freestyle') return { items: [{ kind: 'freestyle' }] };
   const free = cursor.tokens.find((token) => token.text === 'freestyle');
-  if (free) stop(cursor, free, 'freestyle stands alone', 'leave the other moves out, or use a slot such as any 3');
+  if (free) stop(cursor, free, 'freestyle must be on its own', 'remove the other moves, or use something like any 3');
   const combination = readClauses(cursor);
   const moves = unfoldedLength(combination.items);
   if (moves > limits.moves) tooMany(cursor, moves);
@@ -216,8 +221,8 @@ function readAll(cursor: Cursor): Combination {
     stop(
       cursor,
       only,
-      `the turns meet again only after ${fullTurn(combination.items)} repetitions`,
-      'use turns of the same number',
+      `the alternatives only line up again after ${fullTurn(combination.items)} repetitions`,
+      'give each the same number of alternatives',
     );
   return combination;
 }
@@ -233,8 +238,8 @@ export function readCombination(source: string, options: ReadOptions = {}): Read
       at: limits.characters,
       end: source.length,
       read: '',
-      what: `${source.length} characters, and ${limits.characters} is the most`,
-      mend: 'part it in two',
+      what: `${source.length} characters; the limit is ${limits.characters}`,
+      mend: 'split it in two',
     });
   const cursor: Cursor = {
     source,

@@ -28,7 +28,7 @@ function sidedDefence(tokens: readonly Token[], index: number, scheme: Scheme): 
   return {
     at: first.at,
     end: step.end,
-    what: `"${kind.name} ${step.text}" is read as a ${kind.name} and a step to the ${step.text}`,
+    what: `"${kind.name} ${step.text}" is read as a ${kind.name} followed by a step ${step.text}`,
     mend: `write ${kind.short.both ?? kind.name}${bodySides[step.text]} for a ${kind.name} to that side`,
   };
 }
@@ -47,8 +47,8 @@ function oneOfAKind(tokens: readonly Token[], index: number): SecondReading | nu
   return {
     at: any.at,
     end: noun.end,
-    what: `"${[any, number, ...rest.slice(0, rest.indexOf(noun) + 1)].map(({ text }) => text).join(' ')}" is read as a slot, and then a ${noun.text}`,
-    mend: `write any ${number.text} ${of} for a choice among ${of}`,
+    what: `"${[any, number, ...rest.slice(0, rest.indexOf(noun) + 1)].map(({ text }) => text).join(' ')}" is read as free punches followed by a ${noun.text}`,
+    mend: `write any ${number.text} ${of} for a free choice of ${of}`,
   };
 }
 

@@ -42,7 +42,7 @@ export function schemeOf(numbers: Numbers): Read<Scheme> {
         at: 0,
         end: move.length,
         read: move,
-        what: `"${move}" is not one move`,
+        what: `"${move}" is not a single move`,
         mend: `give ${number} one move, for example bk`,
       });
     beyond.push({ number, id: only.id, side: only.side });

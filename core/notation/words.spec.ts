@@ -16,7 +16,7 @@ function combinationOf(text: string) {
 describe('the staff in words', () => {
   it('tells moves in order, sides and targets, slots, groups, turns and pairs', () => {
     expect(describeCombination(combinationOf('1 2b (3 4)x2 in+1 [bk / swk] any 2 sl'))).toBe(
-      'jab, cross to the body, 2 times: lead hook, rear hook; end of group, step in together with jab, taking turns: rear body kick; or switch kick; end of turns, any 2, left to the athlete, rear slip.',
+      'jab, cross to the body, 2 times: lead hook, rear hook; end of repeat, step in with jab, alternating: rear body kick; or switch kick; end of turns, any 2, left to the athlete, rear slip.',
     );
   });
   it('tells what is new and where it sticks, or that it flows', () => {
@@ -26,13 +26,13 @@ describe('the staff in words', () => {
       'New: move 3. after move 2: rear hook straight after cross',
     );
     expect(describeCombination(combinationOf('1 2'), [], study(combinationOf('1 2')))).toBe(
-      'jab, cross. Flows throughout.',
+      'jab, cross. Flows all the way through.',
     );
   });
   it('does not speak of same-side kicks to the school that drills them', () => {
     const kicks = combinationOf('1 2 lk');
     expect(describeCombination(kicks, [], study(kicks))).toContain('small step');
-    expect(describeCombination(kicks, [], study(kicks), 'same')).toContain('Flows throughout');
+    expect(describeCombination(kicks, [], study(kicks), 'same')).toContain('Flows all the way through');
   });
 });
 

@@ -20,7 +20,7 @@ function wordsOf({ adds, repeats, easier }: ProgrammeSession): string {
   return [
     ...(easier ? ['Easier week'] : []),
     ...(adds ? [`New: ${sayStep(adds)}`] : []),
-    ...(repeats.length > 0 ? [`Again: ${repeats.join(' · ')}`] : []),
+    ...(repeats.length > 0 ? [`Review: ${repeats.join(' · ')}`] : []),
   ].join('\n');
 }
 

@@ -41,7 +41,7 @@ describe('steps', () => {
     expect(stepsTo({ kind: 'rounds', rounds: 6, roundMs: 180_000 }).map(sayStep)).toEqual([
       ...['3 rounds of 3:00', '4 rounds of 3:00', '5 rounds of 3:00', '6 rounds of 3:00'],
     ]);
-    expect(stepsTo({ kind: 'stances' }).map(sayStep).at(-1)).toBe('both stances even');
+    expect(stepsTo({ kind: 'stances' }).map(sayStep).at(-1)).toBe('both stances equally');
     expect(stepsTo({ kind: 'combination', text: 'nonsense' })).toEqual([]);
     expect(sayGoal({ kind: 'combination', text: '1 2' })).toBe('1 2');
   });

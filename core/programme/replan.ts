@@ -73,7 +73,7 @@ function sayMoves(before: readonly ProgrammeSession[], after: readonly Programme
   return [...old].flatMap(([step, day]) => {
     const then = now.get(step);
     if (then === day) return [];
-    return [then === undefined ? `${step} has no session left` : `${step} moves from ${day} to ${then}`];
+    return [then === undefined ? `${step} no longer fits` : `${step} moves from ${day} to ${then}`];
   });
 }
 

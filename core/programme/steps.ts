@@ -38,11 +38,11 @@ export function sayStep(step: ProgrammeStep): string {
     case 'rounds':
       return `${step.rounds} ${step.rounds === 1 ? 'round' : 'rounds'} of ${sayClock(step.roundMs)}`;
     case 'stances':
-      return step.percent === 50 ? 'both stances even' : `${step.percent} % in the other stance`;
+      return step.percent === 50 ? 'both stances equally' : `${step.percent}% in the opposite stance`;
   }
 }
 
-/** A goal in words. `sayGoal({ kind: 'stances' })` → `both stances even` */
+/** A goal in words. `sayGoal({ kind: 'stances' })` → `both stances equally` */
 export function sayGoal(goal: ProgrammeGoal): string {
-  return goal.kind === 'stances' ? 'both stances even' : goal.kind === 'combination' ? goal.text : sayStep(goal);
+  return goal.kind === 'stances' ? 'both stances equally' : goal.kind === 'combination' ? goal.text : sayStep(goal);
 }

@@ -76,7 +76,7 @@ describe('what next', () => {
   it('is what is due, the longest first, each with its reason', () => {
     const all = suggestDue(due, rows, 113);
     expect(all.map(({ text }) => text)).toEqual(['1 2b 3b']);
-    expect(all[0]?.reason).toMatch(/^last done 53 days ago, once in all; due for \d+ days \(\d+ % still known\)$/);
+    expect(all[0]?.reason).toMatch(/^last done 53 days ago, once in total; overdue by \d+ days \(\d+ % remembered\)$/);
     expect(suggestDue(due, rows, 400).map(({ name }) => name)).toEqual(['1 2b 3b', 'Post']);
   });
 
@@ -84,7 +84,7 @@ describe('what next', () => {
     expect([...(buildTree(rows).get('1 2') ?? [])].map(({ entry }) => entry.text)).toEqual(['1 2 3', '1 2 5']);
     const harder = suggestHarder(due, rows, 113);
     expect(harder.map(({ text }) => text)).toEqual(['1 2 3', '1 2 5']);
-    expect(harder[0]?.reason).toBe('one move more than Post, which was done 3 times and sits');
+    expect(harder[0]?.reason).toBe('one move more than Post, which has gone well 3 times');
     expect(suggestHarder(dueOf(log.slice(0, 1)), rows, 100)).toEqual([]);
   });
 

@@ -13,9 +13,7 @@ export const leastBagHeight: Metres = 0.02;
  */
 export function bagFault(bag: RoomBag, ownBags: readonly OwnBag[]): string | null {
   if (natureOf(bag.kind, ownBags)?.body === 'none') return null;
-  return bag.top - bag.bottom < leastBagHeight - 1e-9
-    ? 'the upper edge must be above the lower edge: raise the one or lower the other'
-    : null;
+  return bag.top - bag.bottom < leastBagHeight - 1e-9 ? 'the top edge must be above the bottom edge' : null;
 }
 
 /** What of a room's bags cannot be together, each with its name; bags that are as they were are not looked at. */

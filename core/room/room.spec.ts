@@ -15,7 +15,7 @@ describe('a room', () => {
     expect(floors.get('tower-long')).toBe('all round');
     expect(floors.has('tower-floor')).toBeFalse();
     // Knee of 1.58 m is 0.450 m (Drillis and Contini), five centimetres above it 0.50 m: the wall bag ends above.
-    expect(about(demoRoom, 'lower edge').map(({ bagId }) => bagId)).toEqual(['tower-wall']);
+    expect(about(demoRoom, 'bottom edge').map(({ bagId }) => bagId)).toEqual(['tower-wall']);
     // 60 N are 6.1 kg; with half as much again 8 kg are too few.
     expect(about(demoRoom, 'loose weight')[0]?.mend).toContain('10 kg');
   });
@@ -26,11 +26,13 @@ describe('a room', () => {
       people: 9,
       bags: [usualBag('a', 'heavy', 3, 3), usualBag('b', 'heavy', 4, 3)],
     };
-    expect(about(room, 'its circle runs')).toHaveSize(1);
+    expect(about(room, 'its working circle overlaps')).toHaveSize(1);
     expect(about(room, '9 people, but 4 places')).toHaveSize(1);
-    expect(about({ ...room, statures: [1.5] }, 'circle runs')[0]?.what).not.toBe(about(room, 'circle runs')[0]?.what);
+    expect(about({ ...room, statures: [1.5] }, 'working circle overlaps')[0]?.what).not.toBe(
+      about(room, 'working circle overlaps')[0]?.what,
+    );
     const tall: Room = { ...emptyRoom(), statures: [2], bags: [usualBag('a', 'double-end', 3, 3)] };
-    expect(about(tall, 'chin of the middle one')).toHaveSize(1);
+    expect(about(tall, 'chin height of the middle person')).toHaveSize(1);
     expect(about({ ...room, width: 3.5 }, 'outside the room')).toHaveSize(1);
     expect(roomSays(emptyRoom())).toEqual([]);
     expect(about({ ...room, bags: room.bags.map((bag) => ({ ...bag, down: true })) }, 'circle')).toEqual([]);

@@ -52,8 +52,8 @@ function floorSays(room: Room, name: (id: string) => string, units: MeasureSyste
             {
               ...at,
               level: 'note',
-              what: 'only about a quarter of the circle round it is free: nobody walks round it',
-              mend: 'angle changes take the place of circling; or hang it farther from the wall',
+              what: 'only about a quarter of the space around it is clear, so nobody can circle it',
+              mend: 'use angle changes instead of circling, or hang it further from the wall',
             },
           ]
         : [];
@@ -62,8 +62,8 @@ function floorSays(room: Room, name: (id: string) => string, units: MeasureSyste
       .map((other): RoomSays => ({
         ...at,
         level: 'warning',
-        what: `its circle runs ${sayLength(other.by, units)} into that of ${name(other.id)}`,
-        mend: 'hang them farther apart, or let one at a time work there',
+        what: `its working circle overlaps ${name(other.id)} by ${sayLength(other.by, units)}`,
+        mend: 'hang them further apart, or let one person work at a time',
       }));
     return [...closed, ...near];
   });
@@ -80,15 +80,15 @@ function heightSays(room: Room, bag: RoomBag, units: MeasureSystem): RoomSays[] 
     said.push({
       ...at,
       level: 'warning',
-      what: `its lower edge is at ${sayLength(bag.bottom, units)}; a low kick of the smallest lands at ${sayLength(lowKickEdge(class3.smallest), units)}`,
-      mend: 'lower the bag, or kick to the body on it: the matcher does so',
+      what: `its bottom edge is at ${sayLength(bag.bottom, units)}; the shortest person’s low kick lands at ${sayLength(lowKickEdge(class3.smallest), units)}`,
+      mend: 'lower the bag, or kick to the body; adapted combinations already do this',
     });
   const centre = (bag.bottom + bag.top) / 2;
   if (nature?.ball && Math.abs(centre - chin) > chinSlack)
     said.push({
       ...at,
       level: 'note',
-      what: `the ball is at ${sayLength(centre, units)}, the chin of the middle one at ${sayLength(chin, units)}`,
+      what: `the ball is at ${sayLength(centre, units)}; chin height of the middle person is ${sayLength(chin, units)}`,
       mend: 'move it to chin height or slightly lower',
     });
   return said;
@@ -102,15 +102,15 @@ function cordSays(bag: RoomBag): RoomSays[] {
     ...at,
     level: 'note',
     what,
-    mend: 'see the bench',
+    mend: 'see Bag set-up',
   }));
   const check = cords.anchor === undefined ? null : anchorCheck(cords, cords.anchor, excursion(cords, firmBlow));
   if (check && !check.holds)
     notes.push({
       ...at,
       level: 'warning',
-      what: `the loose weight of ${cords.anchor} kg does not hold the lower cord`,
-      mend: `take ${Math.ceil(check.needed)} kg or more, or fix it to the floor`,
+      what: `a loose weight of ${cords.anchor} kg will not hold the lower cord`,
+      mend: `use ${Math.ceil(check.needed)} kg or more, or fix it to the floor`,
     });
   return notes;
 }
@@ -130,7 +130,7 @@ export function roomSays(room: Room, units: MeasureSystem = 'metric'): RoomSays[
       level: 'warning',
       bagId: bag.id,
       where: roomBagName(bag),
-      what: 'it stands outside the room',
+      what: 'it is outside the room',
       mend: 'move it, or make the room larger',
     });
   if (room.people !== undefined && used.length > 0 && places < room.people)
@@ -139,7 +139,7 @@ export function roomSays(room: Room, units: MeasureSystem = 'metric'): RoomSays[
       bagId: null,
       where: 'Room',
       what: `${room.people} people, but ${places} places`,
-      mend: 'leave floor for shadow work, or share bags in pairs',
+      mend: 'leave floor space for shadow boxing, or share bags in pairs',
     });
   return said;
 }

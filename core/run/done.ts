@@ -84,11 +84,11 @@ export function whatWasDone(deeds: readonly Deed[], timeline: Timeline): Done {
 
 /** Deeds of a coach that an entry names, besides the changes of the plan, in words. */
 const named: readonly (readonly [Deed['what'], string])[] = [
-  ['hold', 'everyone held'],
+  ['hold', 'class held'],
   ['pause', 'paused'],
-  ['repeat', 'a piece repeated'],
+  ['repeat', 'repeated a drill'],
   ['back', 'gone back'],
-  ['forward', 'gone on early'],
+  ['forward', 'skipped ahead'],
 ];
 
 /**
@@ -98,6 +98,6 @@ const named: readonly (readonly [Deed['what'], string])[] = [
 export function sayDeeds(deeds: readonly Deed[]): string[] {
   return named.flatMap(([what, words]) => {
     const count = deeds.filter((each) => each.what === what).length;
-    return count === 0 ? [] : [count === 1 ? words : `${words} ${count} times`];
+    return count === 0 ? [] : [count === 1 ? words : `${words}, ${count} times`];
   });
 }

@@ -149,7 +149,7 @@ describe('a run', () => {
     expect(whatWasDone(over.deeds, session)).toEqual(jasmine.objectContaining({ ms: 15_000, finished: false }));
     expect(endRun(over, at(41_000))).toBe(over);
     const again = go(go(started, session, 'repeat', at(20_000)), session, 'repeat', at(21_000));
-    expect(sayDeeds(pause(again, at(22_000)).deeds)).toEqual(['paused', 'a piece repeated 2 times']);
+    expect(sayDeeds(pause(again, at(22_000)).deeds)).toEqual(['paused', 'repeated a drill, 2 times']);
     // Going somewhere while it stands leaves it standing.
     expect(go(stopped, session, 'forward', at(22_000)).phase).toBe('stopped');
   });

@@ -83,10 +83,10 @@ describe('the scheduler of calls', () => {
     expect(shortened.calls.map(({ form, kind }) => `${kind} ${form}`)).toEqual(['preview short', 'water full']);
     const dropped = schedule([at('new', 0, 1000, 'one two'), at('focus', 0, 1000, 'chin down')]);
     expect(dropped.dropped).toEqual([
-      { key: 'focus', kind: 'focus', say: 'chin down', why: '“one two” matters more there', opens: 0 },
+      { key: 'focus', kind: 'focus', say: 'chin down', why: '“one two” is more important at that moment', opens: 0 },
     ]);
     expect(schedule([at('focus', 0, 500, 'chin down now')]).dropped[0]?.why).toBe(
-      'it takes 1.1 s, and there are 0.5 s',
+      'it takes 1.1 s, but only 0.5 s are available',
     );
   });
 
@@ -177,7 +177,7 @@ describe('the call track of a sheet', () => {
   it('is quiet in the last second before the bell of an open break, too', () => {
     const { calls, dropped } = track('round 1:00: 1 2', '  say "hands up" at 0:59', 'rest open', 'round 1:00: 1 2');
     expect(calls.some(({ kind }) => kind === 'own')).toBeFalse();
-    expect(dropped.find(({ kind }) => kind === 'own')?.why).toBe('it takes 0.7 s, and there are 0.0 s');
+    expect(dropped.find(({ kind }) => kind === 'own')?.why).toBe('it takes 0.7 s, but only 0.0 s are available');
   });
 
   it('keeps a locked call on the grid and in its window, wherever the window moves', () => {
@@ -201,7 +201,7 @@ describe('the call track of a sheet', () => {
   it('finds a rest that is too short for what is said in it, with a mend that is enough', () => {
     const { sheet } = readTempoText('warm-up 5:00\nround 2:00: 1 2b\nrest 0:10\nround 2:00: 1 2 3b 2 5 2 1 2 3b 2');
     const [finding] = findings(sheet).filter(({ kind }) => kind === 'crowded rest');
-    expect(finding?.what).toMatch(/^this rest is 0:10; water, breathing, preview and the count need 0:\d\d$/);
+    expect(finding?.what).toMatch(/^this rest is 0:10, but water, breathing, preview and the countdown need 0:\d\d$/);
     const after = finding?.mends[0]?.edit(sheet);
     expect(after && findings(after).filter(({ kind }) => kind === 'crowded rest')).toEqual([]);
     expect(after && scriptOf(after).dropped.filter(({ kind }) => kind === 'preview')).toEqual([]);

@@ -103,7 +103,7 @@ describe('technique focuses', () => {
     expect(said('focus: "Mine" only', 'round 3:00', '  3:00 technique: 1 2 3')).toEqual(['Mine']);
   });
 
-  // A first version named moves by parts of names; a sheet's own focuses stood in place of ours.
+  // A first version named moves by parts of names; a sheet's own focuses stood replaces ours.
   it('of an older file stand alone, as they did', () => {
     const old = {
       ...sheetOf('round 2:00: 1 2'),

@@ -41,14 +41,14 @@ export function stretches(candidates: readonly Candidate[]): Candidate[][] {
 function why(candidate: Candidate, calls: readonly Call[]): string {
   const shortest = shortestForm(candidate);
   if (shortest > candidate.until - candidate.from)
-    return `it takes ${(shortest / 1000).toFixed(1)} s, and there are ${(Math.max(0, candidate.until - candidate.from) / 1000).toFixed(1)} s`;
+    return `it takes ${(shortest / 1000).toFixed(1)} s, but only ${(Math.max(0, candidate.until - candidate.from) / 1000).toFixed(1)} s are available`;
   const inTheWay = calls.find(
     (call) =>
       call.key !== candidate.key &&
       call.at < candidate.until + leastGap &&
       call.at + call.ms > candidate.from - leastGap,
   );
-  return inTheWay ? `“${inTheWay.say}” matters more there` : 'there is no room';
+  return inTheWay ? `“${inTheWay.say}” is more important at that moment` : 'there is no time for it';
 }
 
 const told = (candidate: Candidate, calls: readonly Call[]): Dropped => ({

@@ -9,7 +9,7 @@ export const pulseAt = (rest: Bpm, most: Bpm, share: number): Bpm => rest + shar
 
 /** How hard a pulse is, by the share of the reserve that it uses (house values in the usual order). */
 const bands = [
-  { from: 0.9, name: 'all there is' },
+  { from: 0.9, name: 'maximum' },
   { from: 0.8, name: 'very hard' },
   { from: 0.65, name: 'hard' },
   { from: 0.5, name: 'steady' },

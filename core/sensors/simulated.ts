@@ -115,7 +115,7 @@ export function simulatedStrap(
     }
     return seconds[at] ?? body.rest;
   };
-  return simulated('strap', 'Pulse strap', seed, (at) => ({
+  return simulated('strap', 'Heart-rate strap', seed, (at) => ({
     kind: 'pulse',
     at: at * second,
     bpm: Math.round(pulseOf(at) + 3 * (chance(seed, at) - 0.5)),

@@ -13,11 +13,11 @@ export const focusSchema = z.strictObject({
   words,
   moves: z
     .array(z.string().check(z.minLength(1), z.maxLength(40)))
-    .check(z.maxLength(40), z.describe('moves in any spelling, or head, body, leg for what goes there')),
+    .check(z.maxLength(40), z.describe('moves in any spelling, or head, body or leg for everything aimed there')),
   bags: z.optional(z.array(bagNameSchema).check(z.maxLength(20))),
   levels: z.optional(z.array(z.enum(levels)).check(z.minLength(1), z.maxLength(3))),
-  everyMs: z.optional(z.int().check(z.gte(5000), z.lte(3_600_000))).check(z.describe('said again so often')),
-  only: z.optional(z.boolean()).check(z.describe('the built-in ones are left out')),
+  everyMs: z.optional(z.int().check(z.gte(5000), z.lte(3_600_000))).check(z.describe('how often it is repeated')),
+  only: z.optional(z.boolean()).check(z.describe('replaces the built-in ones')),
 });
 export type TechniqueFocus = z.infer<typeof focusSchema>;
 
@@ -26,8 +26,8 @@ const phrase = z.strictObject({ key: z.enum(phraseKeys), full: words, short: z.o
 /** A coach's own wordings; what is left out is said in ours. Kept with the sheet, or with the coach's settings. */
 export const wordingsSchema = z.strictObject({
   phrases: z.optional(z.array(phrase).check(z.maxLength(phraseKeys.length))),
-  focuses: z.optional(z.array(focusSchema).check(z.maxLength(60))).check(z.describe('in place of ours')),
-  cheers: z.optional(z.array(words).check(z.maxLength(30))).check(z.describe('in place of ours')),
+  focuses: z.optional(z.array(focusSchema).check(z.maxLength(60))).check(z.describe('replaces ours')),
+  cheers: z.optional(z.array(words).check(z.maxLength(30))).check(z.describe('replaces ours')),
   strikesAs: z.optional(z.enum(['numbers', 'names'])),
 });
 export type Wordings = z.infer<typeof wordingsSchema>;
@@ -55,7 +55,7 @@ export const callEditSchema = z.strictObject({
   muted: z.optional(z.boolean()),
   atMs: z
     .optional(z.int().check(z.gte(0), z.lte(3_600_000)))
-    .check(z.describe('locked at so long after its window opens')),
+    .check(z.describe('locked at this delay after its window opens')),
 });
 export type CallEdit = z.infer<typeof callEditSchema>;
 
@@ -64,7 +64,7 @@ export const sheetCallsSchema = z.strictObject({
   wordings: z.optional(sheetWordingsSchema),
   quiet: z
     .optional(z.array(z.enum(callKinds)).check(z.maxLength(callKinds.length)))
-    .check(z.describe('kinds that are left out')),
+    .check(z.describe('types of call that are turned off')),
   edits: z.optional(z.array(callEditSchema).check(z.maxLength(2000))),
 });
 export type SheetCalls = z.infer<typeof sheetCallsSchema>;

@@ -6,21 +6,21 @@ import { sayClock } from '../clock-text';
 type Issue = z.core.$ZodIssue;
 
 const fieldWords = {
-  ms: 'a length',
-  restMs: 'the rest between repeats',
+  ms: 'length',
+  restMs: 'rest between repeats',
   times: 'repeats',
-  goal: 'a goal',
-  title: 'a title',
+  goal: 'goal',
+  title: 'title',
   words: 'words',
-  note: 'a note',
-  pieces: 'the pieces of a block',
-  blocks: 'the blocks of a sheet',
-  says: 'the calls of a block',
-  head: 'lines of the head',
+  note: 'note',
+  pieces: 'drills in a block',
+  blocks: 'blocks on a sheet',
+  says: 'calls in a block',
+  head: 'other lines',
   parts: 'named parts',
-  focuses: 'reminders',
+  focuses: 'cues',
   every: 'stage lengths',
-  gapMs: 'a breath',
+  gapMs: 'a gap',
 } as const;
 const fieldNames: Readonly<Partial<Record<string, string>>> = fieldWords;
 
@@ -60,7 +60,7 @@ function idsTwice(blocks: readonly Block[]): boolean {
 /**
  * Why a changed sheet cannot be kept, in a coach's words with the limit; null where it can. Only what has changed is looked
  * at: blocks and pieces that are the very same are known to be sound.
- * @example changeFault(sheet, { ...sheet, blocks: tooMany }) // "the blocks of a sheet: at most 500"
+ * @example changeFault(sheet, { ...sheet, blocks: tooMany }) // "blocks on a sheet: at most 500"
  */
 export function changeFault(before: Sheet, after: Sheet): string | null {
   const { blocks, ...head } = after;
@@ -78,7 +78,7 @@ export function changeFault(before: Sheet, after: Sheet): string | null {
     const fault = issueIn(blockSchema.safeParse({ ...block, pieces: pieces.filter((piece) => !known.has(piece)) }));
     if (fault) return fault;
   }
-  return idsTwice(blocks) ? 'two parts would have one id: put it in anew' : null;
+  return idsTwice(blocks) ? 'two items have the same id: add it again' : null;
 }
 
 function issueIn(read: z.core.util.SafeParseResult<unknown>): string | null {

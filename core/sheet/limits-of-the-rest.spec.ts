@@ -53,7 +53,7 @@ const limits: readonly (readonly [string, number, z.ZodMiniType, (count: number)
   ['characters of a book’s note', 1000, bookEntrySchema, (count) => ({ ...entry(1), note: 'x'.repeat(count) })],
 ];
 
-describe('limits beside the blocks of a sheet', () => {
+describe('limits beside blocks on a sheet', () => {
   for (const [what, most, schema, made] of limits)
     it(`${most} ${what}, and no more`, () => {
       const full = schema.safeParse(made(most));

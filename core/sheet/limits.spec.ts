@@ -50,7 +50,7 @@ describe('limits of a sheet', () => {
       const [full, over] = [readTempoText(byText[name](most)), readTempoText(byText[name](most + 1))];
       expect(full.faults.filter(({ level }) => level === 'error')).toEqual([]);
       const errors = over.faults.filter(({ level }) => level === 'error');
-      expect(errors.map(({ what }) => what)).toEqual([jasmine.stringContaining(` holds ${most} `)]);
+      expect(errors.map(({ what }) => what)).toEqual([jasmine.stringContaining(` hold at most ${most} `)]);
       expect(sheetSchema.safeParse(over.sheet).success).toBeTrue();
       expect(JSON.stringify(over.sheet)).toBe(JSON.stringify(full.sheet));
     });
@@ -59,10 +59,10 @@ describe('limits of a sheet', () => {
   it('hold for lengths: a day and no second more, a second and no less', () => {
     const day = 24 * 3600 * 1000;
     expect(changeFault(plain, within({ ms: day }))).toBeNull();
-    expect(changeFault(plain, within({ ms: day + 5000 }))).toBe('a length: at most 24:00:00');
-    expect(changeFault(plain, within({ ms: 0 }))).toBe('a length: at least 0:01');
-    expect(changeFault(plain, within({ title: 'x'.repeat(401) }))).toBe('a title: at most 400 characters');
-    expect(changeFault(plain, { ...plain, title: 'x'.repeat(201) })).toBe('a title: at most 200 characters');
+    expect(changeFault(plain, within({ ms: day + 5000 }))).toBe('length: at most 24:00:00');
+    expect(changeFault(plain, within({ ms: 0 }))).toBe('length: at least 0:01');
+    expect(changeFault(plain, within({ title: 'x'.repeat(401) }))).toBe('title: at most 400 characters');
+    expect(changeFault(plain, { ...plain, title: 'x'.repeat(201) })).toBe('title: at most 200 characters');
     expect(changeFault(plain, within({ times: 100 }))).toBe('repeats: at most 99');
   });
 
@@ -77,26 +77,26 @@ describe('limits of a sheet', () => {
       return { ...sheet, blocks: [{ ...block, pieces }] };
     };
     expect(changeFault(sheet, withSecond(25_000))).toBeNull();
-    expect(changeFault(sheet, withSecond(0))).toBe('a length: at least 0:01');
+    expect(changeFault(sheet, withSecond(0))).toBe('length: at least 0:01');
     const full = byHand.pieces(sheetLimits.pieces);
     const [all] = full.blocks;
     const [first] = block.pieces;
     if (!all || !first) throw new Error('a full round');
     const more = { ...full, blocks: [{ ...all, pieces: [...all.pieces, { ...first, id: 'one more' }] }] };
-    expect(changeFault(full, more)).toBe(`the pieces of a block: at most ${sheetLimits.pieces}`);
+    expect(changeFault(full, more)).toBe(`drills in a block: at most ${sheetLimits.pieces}`);
   });
 
-  it('see two parts under one id', () => {
-    expect(changeFault(plain, { ...plain, blocks: [round, { ...round }] })).toContain('one id');
+  it('see two parts under the same id', () => {
+    expect(changeFault(plain, { ...plain, blocks: [round, { ...round }] })).toContain('the same id');
   });
 
   it('are told for texts that are too long', () => {
     const long = readTempoText(`round 1:00\n${'x'.repeat(mostCharacters)}`);
     expect(long.faults.map(({ what }) => what)).toContain(
-      'a text holds 1,000,000 characters; what stands behind is not read',
+      'a text can hold 1,000,000 characters; the rest was not read',
     );
     expect(readTempoText('\n'.repeat(20_000)).faults.map(({ what }) => what)).toContain(
-      'a text holds 20,000 lines; what stands behind is not read',
+      'a text can hold 20,000 lines; the rest was not read',
     );
     expect(readTempoText('\n'.repeat(19_999)).faults).toEqual([]);
   });

@@ -19,25 +19,23 @@ export const combinationTextSchema = z.string().check(z.maxLength(100_000));
 export const stanceNames = ['orthodox', 'southpaw', 'square'] as const;
 
 const effort = z._default(z.union([z.enum(effortNames), z.number().check(z.gte(10), z.lte(100))]), 'steady');
-const stance = z.optional(z.enum(stanceNames)).check(z.describe('how this piece is done, where not as the sheet says'));
+const stance = z.optional(z.enum(stanceNames)).check(z.describe('stance for this drill, if different from the sheet'));
 const focus = z.optional(z.enum(focusNames));
 const timing = { id: idSchema, ms: msSchema, effort, focus, stance };
 
 const breath = {
   nonStop: z.optional(z.boolean()),
-  gapMs: z
-    .optional(z.int().check(z.gte(0), z.lte(60_000)))
-    .check(z.describe('breath between repetitions; 3 s unless told')),
+  gapMs: z.optional(z.int().check(z.gte(0), z.lte(60_000))).check(z.describe('gap between repetitions; default 3 s')),
   between: z.optional(wordsSchema).check(z.describe('what is done between repetitions')),
-  voice: z.optional(z.enum(['strikes', 'click'])).check(z.describe('each strike called on its own time, or a click')),
-  bpm: z.optional(z.int().check(z.gte(30), z.lte(240))).check(z.describe('clicks a minute')),
+  voice: z.optional(z.enum(['strikes', 'click'])).check(z.describe('call every strike, or click')),
+  bpm: z.optional(z.int().check(z.gte(30), z.lte(240))).check(z.describe('clicks per minute')),
 };
 
 /** What a lane does in place of the piece's own text, by the coach's word; the text may be one that does not fit. */
 const laneText = z.strictObject({ bag: bagNameSchema, text: combinationTextSchema });
 const lanes = z
   .optional(z.array(laneText).check(z.maxLength(12)))
-  .check(z.describe('versions of single lanes, chosen by the coach'));
+  .check(z.describe('versions the coach chose for single stations'));
 
 const combinationPiece = z.strictObject({
   kind: z.literal('combination'),
@@ -58,17 +56,19 @@ const callsPiece = z.strictObject({
   kind: z.literal('calls'),
   ...timing,
   drill: z.enum(drillKinds),
-  least: z.int().check(z.gte(1), z.lte(20), z.describe('fewest punches of an answer; direction and go begin there')),
-  most: z.int().check(z.gte(1), z.lte(20), z.describe('most punches of an answer; direction and go grow to there')),
+  least: z
+    .int()
+    .check(z.gte(1), z.lte(20), z.describe('fewest punches per answer; where direction and go drills start')),
+  most: z.int().check(z.gte(1), z.lte(20), z.describe('most punches per answer; where direction and go drills end')),
   gapLeastMs: z
     .optional(z.int().check(z.gte(0), z.lte(60_000)))
-    .check(z.describe('least stillness after an answer; 1 s unless told')),
+    .check(z.describe('shortest gap after an answer; default 1 s')),
   gapMostMs: z
     .optional(z.int().check(z.gte(0), z.lte(60_000)))
-    .check(z.describe('longest stillness after an answer; 4 s unless told')),
+    .check(z.describe('longest gap after an answer; default 4 s')),
   seed: z
     .optional(z.int().check(z.gte(0), z.lte(4_294_967_295)))
-    .check(z.describe('the same seed gives the same script; 1 unless told')),
+    .check(z.describe('the same seed gives the same calls; default 1')),
   between: z.optional(wordsSchema),
 });
 
@@ -76,22 +76,20 @@ const callsPiece = z.strictObject({
 const rebounds = z.int().check(
   z.gte(0),
   z.lte(99),
-  z.refine((count) => count === 0 || count % 2 === 1, 'rebounds between touches are odd, or 0 for a soft touch'),
+  z.refine((count) => count === 0 || count % 2 === 1, 'the number of rebounds must be odd, or 0 for a soft touch'),
 );
 export const rhythmHands = ['lead', 'rear', 'turns'] as const;
 const rhythmPiece = z.strictObject({
   kind: z.literal('rhythm'),
   ...timing,
   row: z.array(rebounds).check(z.minLength(1), z.maxLength(24), z.describe('rebounds of the board after each touch')),
-  hand: z.optional(z.enum(rhythmHands)).check(z.describe('lead unless told; turns changes from row to row')),
-  elbow: z.optional(z.boolean()).check(z.describe('touched with the elbow, where the school allows it')),
+  hand: z.optional(z.enum(rhythmHands)).check(z.describe('default lead; "turns" alternates row by row')),
+  elbow: z.optional(z.boolean()).check(z.describe('touched with the elbow, if allowed under Where coaches differ')),
   growTo: z
     .optional(z.int().check(z.gte(2), z.lte(20)))
-    .check(z.describe('the last number stands once, twice … in equal shares of the piece')),
-  growFrom: z.optional(z.int().check(z.gte(1), z.lte(19))).check(z.describe('1 unless told')),
-  rebounds: z
-    .optional(z.int().check(z.gte(30), z.lte(1000)))
-    .check(z.describe('rebounds of the board in a minute; 300 unless told')),
+    .check(z.describe('the last number is repeated once, then twice, and so on, in equal shares of the time')),
+  growFrom: z.optional(z.int().check(z.gte(1), z.lte(19))).check(z.describe('default 1')),
+  rebounds: z.optional(z.int().check(z.gte(30), z.lte(1000))).check(z.describe('rebounds per minute; default 300')),
 });
 
 const oneTo99 = z.int().check(z.gte(1), z.lte(99));
@@ -103,31 +101,29 @@ const buildPiece = z.strictObject({
   stance,
   build: z.enum(buildKinds),
   goal: combinationTextSchema.check(z.describe('empty for the alternator')),
-  second: z.optional(combinationTextSchema).check(z.describe('the other goal of a join')),
+  second: z.optional(combinationTextSchema).check(z.describe('the second combination of a link')),
   defence: z._default(z.enum(['rides', 'own']), 'rides'),
   kick: z.optional(z.enum(['opposite', 'same'])).check(z.describe('kick-close')),
   cuts: z
     .optional(z.array(z.int().check(z.gte(1), z.lte(10_000))).check(z.maxLength(99)))
-    .check(z.describe('chunks, counted in moves')),
+    .check(z.describe('chunks: split points, counted in moves')),
   from: z.optional(oneTo99).check(z.describe('alternator')),
   to: z.optional(oneTo99).check(z.describe('alternator and amount')),
-  again: z.optional(z.boolean()).check(z.describe('pyramid and kick-close: up once more')),
-  alone: z.optional(z.boolean()).check(z.describe('singles: without the joined stage at the end')),
+  again: z.optional(z.boolean()).check(z.describe('pyramid and kick-close: and back up again')),
+  alone: z.optional(z.boolean()).check(z.describe('singles: without combining them at the end')),
   pattern: z.optional(z.array(z.enum(targets)).check(z.minLength(1), z.maxLength(24))).check(z.describe('levels')),
   every: z
     .union([z.literal('round'), z.array(msSchema).check(z.minLength(1), z.maxLength(500))])
-    .check(z.describe('length of a stage, or of each stage, or one stage a round')),
+    .check(z.describe('length of every stage, a list of lengths, or one stage per round')),
   lanes,
   ...breath,
 });
 
 /** A kind of bag that is there. */
 export const laneSchema = z.strictObject({
-  bag: bagNameSchema.check(z.describe('a kind of bag, built in or of the sheet’s own')),
-  places: z.int().check(z.gte(0), z.lte(200), z.describe('people who can work there at once; 0 while it is down')),
-  access: z
-    .optional(z.enum(accesses))
-    .check(z.describe('how much of the circle round it is free; all of it unless told')),
+  bag: bagNameSchema.check(z.describe('a kind of bag, built-in or defined in this sheet')),
+  places: z.int().check(z.gte(0), z.lte(200), z.describe('people who can work there at once; 0 while out of use')),
+  access: z.optional(z.enum(accesses)).check(z.describe('how much of the space around it is clear; default all of it')),
   lowKicks: z.optional(z.boolean()).check(z.describe('false where the bag ends above the knee')),
 });
 

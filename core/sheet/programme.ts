@@ -22,7 +22,7 @@ export const programmeGoalSchema = z.discriminatedUnion('kind', [
     text: combinationTextSchema,
     steps: z
       .optional(z.array(combinationTextSchema).check(z.minLength(1), z.maxLength(30)))
-      .check(z.describe('how it is built up; from its first move on where this is not told')),
+      .check(z.describe('how it is built up; by default from its first move')),
   }),
   z.strictObject({ kind: z.literal('rounds'), rounds, roundMs }),
   z.strictObject({ kind: z.literal('stances') }),
@@ -35,7 +35,7 @@ export const stepSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('rounds'), rounds, roundMs }),
   z.strictObject({
     kind: z.literal('stances'),
-    percent: z.int().check(z.gte(0), z.lte(50), z.describe('of the rounds are done in the other stance')),
+    percent: z.int().check(z.gte(0), z.lte(50), z.describe('share of rounds in the opposite stance')),
   }),
 ]);
 export type ProgrammeStep = z.infer<typeof stepSchema>;
@@ -51,7 +51,7 @@ export const programmeSessionSchema = z.strictObject({
   adds: z.nullable(stepSchema),
   /** Combinations that are due, by their text. */
   repeats: z.array(combinationTextSchema).check(z.maxLength(20)),
-  bag: z.optional(z.enum(bagKinds)).check(z.describe('where the sessions go from bag to bag')),
+  bag: z.optional(z.enum(bagKinds)).check(z.describe('when sessions rotate through bags')),
   /** How hard it is meant to be, 0 to 10. */
   effort,
   minutes,
@@ -77,13 +77,13 @@ export const programmeWishesSchema = z.strictObject({
   bag: z.enum(bagKinds),
   bags: z
     .optional(z.array(z.enum(bagKinds)).check(z.minLength(2), z.maxLength(bagKinds.length)))
-    .check(z.describe('session by session, over and over; the one bag where there are none')),
+    .check(z.describe('one per session in rotation; missing means a single bag')),
   people: z.nullable(z.int().check(z.gte(0), z.lte(500))),
   goal: programmeGoalSchema,
-  easierEvery: z.literal([0, 3, 4, 5, 6]).check(z.describe('every so many weeks an easier one; 0 for none')),
+  easierEvery: z.literal([0, 3, 4, 5, 6]).check(z.describe('every how many weeks an easier week comes; 0 for never')),
   daysOff: z.array(isoDaySchema).check(z.maxLength(200)),
   bounds: z.strictObject({
-    rise: z.number().check(z.gte(0), z.lte(1), z.describe('of the load from week to week')),
+    rise: z.number().check(z.gte(0), z.lte(1), z.describe('limit on the weekly rise in training load')),
     monotony: z.number().check(z.gte(0.5), z.lte(5)),
   }),
 });

@@ -12,24 +12,24 @@ const id = z.string().check(z.minLength(1), z.maxLength(64));
 const cords = z.extend(ballSchema, {
   anchor: z
     .optional(z.number().check(z.gte(0), z.lte(500)))
-    .check(z.describe('loose weight under the lower cord, kg; none: fixed to the floor')),
+    .check(z.describe('loose weight holding the lower cord, kg; missing means fixed to the floor')),
 });
 
 const roomBag = z.strictObject({
   id,
   kind: bagNameSchema,
   name: z.string().check(z.maxLength(60)),
-  x: metres(0, 100).check(z.describe('middle, from the left wall')),
-  y: metres(0, 100).check(z.describe('middle, from the wall in front')),
+  x: metres(0, 100).check(z.describe('centre, measured from the left wall')),
+  y: metres(0, 100).check(z.describe('centre, measured from the front wall')),
   radius: metres(0.03, 5),
-  bottom: metres(0, 5).check(z.describe('lower edge above the floor')),
-  top: metres(0.1, 6).check(z.describe('upper edge above the floor')),
-  places: z.int().check(z.gte(0), z.lte(50), z.describe('people who work on it at once')),
+  bottom: metres(0, 5).check(z.describe('bottom edge above the floor')),
+  top: metres(0.1, 6).check(z.describe('top edge above the floor')),
+  places: z.int().check(z.gte(0), z.lte(50), z.describe('people who can use it at once')),
   down: z.optional(z.boolean()).check(z.describe('out of use')),
   mass: z.optional(z.number().check(z.gte(1), z.lte(200))).check(z.describe('of a hung bag, kg')),
-  chain: z.optional(metres(0, 5)).check(z.describe('of a hung bag, from hook to upper edge')),
-  cords: z.optional(cords).check(z.describe('of a ball between two cords')),
-  rebounds: z.optional(z.number().check(z.gte(10), z.lte(2000))).check(z.describe('of a speed bag, in a minute')),
+  chain: z.optional(metres(0, 5)).check(z.describe('hanging bag: hook to top edge')),
+  cords: z.optional(cords).check(z.describe('double-end bag')),
+  rebounds: z.optional(z.number().check(z.gte(10), z.lte(2000))).check(z.describe('speed bag: rebounds per minute')),
 });
 
 /** A room with what hangs in it and who comes. Lengths in metres. */
@@ -43,7 +43,7 @@ export const roomSchema = z
     people: z.optional(z.int().check(z.gte(0), z.lte(500))),
     leftHanded: z.optional(z.int().check(z.gte(0), z.lte(500))),
     level: z.optional(z.enum(levels)),
-    statures: z.array(metres(0.8, 2.4)).check(z.maxLength(500), z.describe('heights of those who come')),
+    statures: z.array(metres(0.8, 2.4)).check(z.maxLength(500), z.describe('heights of the people who train here')),
     bags: z.array(roomBag).check(z.maxLength(60)),
     ownBags: z.array(ownBagSchema).check(z.maxLength(20)),
   })

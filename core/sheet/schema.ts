@@ -30,28 +30,30 @@ export const blockSchema = z
     id,
     kind: z.enum(blockKinds),
     title: z.optional(words),
-    ms: z.nullable(ms).check(z.describe('null: an open rest, until a key is pressed')),
+    ms: z.nullable(ms).check(z.describe('null: open-ended until a key is pressed (rests only)')),
     bag: z.optional(z.enum(bagKinds)),
-    goal: z.optional(z.int().check(z.gte(1), z.lte(100_000))).check(z.describe('punches to reach')),
+    goal: z.optional(z.int().check(z.gte(1), z.lte(100_000))).check(z.describe('punch goal')),
     times: z.optional(z.int().check(z.gte(1), z.lte(99))),
-    restMs: z.optional(ms).check(z.describe('rest between the repeats')),
+    restMs: z.optional(ms).check(z.describe('rest between repeats')),
     switchStance: z
       .optional(z.boolean())
-      .check(z.describe('the class changes over before it; repeated: before every second one')),
-    learnThenMirror: z.optional(z.boolean()).check(z.describe('first half natural, second half mirrored, same length')),
+      .check(z.describe('the class switches stance before it; with repeats, before every other one')),
+    learnThenMirror: z
+      .optional(z.boolean())
+      .check(z.describe('first half in own stance, second half mirrored, same total length')),
     says: z
       .optional(
         z
           .array(z.strictObject({ words, atMs: z.int().check(z.gte(0), z.lte(sheetLimits.ms)) }))
           .check(z.maxLength(sheetLimits.says)),
       )
-      .check(z.describe('calls of the coach, from the beginning of the block')),
-    focuses: focuses.check(z.describe('reminders of this block')),
+      .check(z.describe('the coach’s own calls, timed from the start of the block')),
+    focuses: focuses.check(z.describe('cues for this block')),
     note: z.optional(note),
     pieces: z.array(pieceSchema).check(z.maxLength(sheetLimits.pieces)),
   })
   .check(
-    z.refine((each) => each.ms !== null || each.kind === 'rest', { path: ['ms'], error: 'only a rest may be open' }),
+    z.refine((each) => each.ms !== null || each.kind === 'rest', { path: ['ms'], error: 'only a rest can be open' }),
   );
 
 /** A coach's own numbering beyond six, as it is kept and as a sheet carries it. */
@@ -77,37 +79,29 @@ const plainSheet = z.strictObject({
       people: z.optional(z.int().check(z.gte(0), z.lte(500))),
       level: z.optional(z.enum(levels)),
       leftHanded: z.optional(z.int().check(z.gte(0), z.lte(500))),
-      pace: z
-        .optional(z.number().check(z.gte(0.3), z.lte(2.5)))
-        .check(z.describe('how fast this class is, 1 unless calibrated')),
+      pace: z.optional(z.number().check(z.gte(0.3), z.lte(2.5))).check(z.describe('pace of this class; default 1')),
       note: z.optional(words),
     }),
     {},
   ),
   ownBags: z
     .optional(z.array(ownBagSchema).check(z.maxLength(20)))
-    .check(z.describe('kinds of bag of the coach’s own that the lanes name')),
-  lanes: z
-    .optional(z.array(laneSchema).check(z.maxLength(12)))
-    .check(z.describe('kinds of bag that are there; groups rotate through them')),
+    .check(z.describe('the coach’s own kinds of bag used by the stations')),
+  lanes: z.optional(z.array(laneSchema).check(z.maxLength(12))).check(z.describe('stations the groups rotate through')),
   groups: z
     .optional(z.int().check(z.gte(1), z.lte(100)))
-    .check(z.describe('groups that rotate; one for each lane unless told')),
-  changeOverMs: z
-    .optional(z.int().check(z.gte(0), z.lte(600_000)))
-    .check(z.describe('time a group needs to change lanes; 20 s unless told')),
-  stances: z
-    .optional(stancesSchema)
-    .check(z.describe('when the class changes over; without it the blocks say so themselves')),
-  schools: z.optional(schoolsSchema).check(z.describe('where coaches disagree, as this sheet has it')),
-  ball: z.optional(ballSchema).check(z.describe('figures of the ball between cords')),
+    .check(z.describe('number of groups; default one per station')),
+  changeOverMs: z.optional(z.int().check(z.gte(0), z.lte(600_000))).check(z.describe('time to rotate; default 20 s')),
+  stances: z.optional(stancesSchema).check(z.describe('when the class switches stance; if missing, the blocks decide')),
+  schools: z.optional(schoolsSchema).check(z.describe('this sheet’s choices where coaches differ')),
+  ball: z.optional(ballSchema).check(z.describe('double-end bag measurements')),
   gloves: z
     .optional(
       z.strictObject({ onMs: z.int().check(z.gte(0), z.lte(600_000)), offMs: z.int().check(z.gte(0), z.lte(600_000)) }),
     )
-    .check(z.describe('time to put gloves on and to take them off; 45 s and 20 s unless told')),
-  focuses: focuses.check(z.describe('reminders of this session, beside the built-in ones')),
-  calls: z.optional(sheetCallsSchema).check(z.describe('what is said, in whose words')),
+    .check(z.describe('time to put gloves on and take them off; default 45 s and 20 s')),
+  focuses: focuses.check(z.describe('cues for this session, added to the built-in ones')),
+  calls: z.optional(sheetCallsSchema).check(z.describe('which calls are made, and their wording')),
   numbers: z._default(z.union([z.enum(['six', 'eight']), ownNumbersSchema]), 'six'),
   stance: z._default(z.enum(stanceNames), 'orthodox'),
   bag: z._default(z.enum(bagKinds), 'shadow'),
@@ -117,14 +111,14 @@ const plainSheet = z.strictObject({
         .array(z.strictObject({ name: z.string().check(z.minLength(1), z.maxLength(40)), text: combinationTextSchema }))
         .check(z.maxLength(sheetLimits.parts)),
     )
-    .check(z.describe('named combinations, to be typed by name')),
+    .check(z.describe('named combinations that can be typed by name')),
   head: z
     .optional(
       z
         .array(z.strictObject({ key: z.string().check(z.minLength(1), z.maxLength(60)), value: words }))
         .check(z.maxLength(sheetLimits.headLines)),
     )
-    .check(z.describe('lines of a text head that this program does not know')),
+    .check(z.describe('header lines this program does not know')),
   note: z.optional(note),
   blocks: z.array(blockSchema).check(z.maxLength(sheetLimits.blocks)),
 });
@@ -142,7 +136,7 @@ const checkedSheet = plainSheet.check(
     const onceByName = (names: readonly string[], path: string): void => {
       names.forEach((name, at) => {
         if (names.findIndex((other) => other.toLowerCase() === name.toLowerCase()) < at)
-          context.addIssue({ code: 'custom', path: [path, at], message: `"${name}" is there twice` });
+          context.addIssue({ code: 'custom', path: [path, at], message: `"${name}" is used twice` });
       });
     };
     onceByName(

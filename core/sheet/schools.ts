@@ -24,7 +24,7 @@ export const schools: readonly School[] = [
   {
     key: 'kick',
     written: 'kick',
-    name: 'Kick after a hand',
+    name: 'Kick after a punch',
     answers: [
       { written: 'opposite', name: 'opposite leg', means: { kick: 'opposite' } },
       { written: 'same', name: 'same side', means: { kick: 'same' } },
@@ -33,7 +33,7 @@ export const schools: readonly School[] = [
   {
     key: 'afterHook',
     written: 'after-hook',
-    name: 'Ball after a hook',
+    name: 'Double-end bag after a hook',
     answers: [
       { written: 'rear-straight', name: 'rear straight', means: { afterHook: 'rear straight' } },
       { written: 'same-hand', name: 'same hand', means: { afterHook: 'same hand' } },
@@ -42,7 +42,7 @@ export const schools: readonly School[] = [
   {
     key: 'bodyOnDoubleEnd',
     written: 'ball-body',
-    name: 'Body on the ball',
+    name: 'Body shots on the double-end bag',
     answers: [
       { written: 'no', name: 'none', means: { bodyOnDoubleEnd: 'none' } },
       { written: 'cord', name: 'lower cord', means: { bodyOnDoubleEnd: 'lower cord' } },

@@ -6,7 +6,7 @@ export type StancePlanKind = (typeof stancePlans)[number];
 /** Pieces after which the class changes over, where the plan counts them and does not say (house value). */
 export const usualPieces = 2;
 
-/** Time to settle, and the pace of a combination the first time in the other stance (house values, trade page, section 8). */
+/** Time to settle, and the pace of a combination the first time in the new stance (house values, trade page, section 8). */
 export const usualStances = { settleMs: 3000, firstPace: 0.8 } as const;
 
 /** A sheet's plan of stance changes; without one the blocks say it themselves (trade page, section 8; house values). */
@@ -18,6 +18,6 @@ export const stancesSchema = z.strictObject({
     .check(z.describe('time to settle in the other stance')),
   firstPace: z
     ._default(z.number().check(z.gte(0.3), z.lte(1)), usualStances.firstPace)
-    .check(z.describe('pace of a combination the first time in the other stance')),
+    .check(z.describe('pace of a combination the first time in the new stance')),
 });
 export type Stances = z.infer<typeof stancesSchema>;

@@ -25,9 +25,9 @@ export interface TakenPicture {
 
 /** What is said before anything is done. */
 export const takeHomeCautions = [
-  'Warm up first. Stop on joint or chest pain, or dizziness.',
-  'Wraps and gloves on bags; elbows and knees not to full lock.',
-  'The figure shows the order and the shape of moves; it is no instructor. Learn form, contact and heavy work under a licensed coach, and keep to the rules of the place where you train.',
+  'Warm up first. Stop if you feel joint pain, chest pain or dizziness.',
+  'Wear wraps and gloves on bags; don’t lock your elbows or knees.',
+  'The figure shows the order and shape of the moves; it is not an instructor. Learn technique, contact and heavy work with a licensed coach, and follow the rules of the gym where you train.',
 ] as const;
 
 export interface TakeHome {
@@ -44,7 +44,7 @@ function rowHtml(leaf: TakenSession['leaves'][number], pictures: readonly TakenP
   const picture = leaf.staff === null ? null : pictures[leaf.staff];
   const words = leaf.words ? `<p>${escaped(leaf.words)}</p>` : '';
   const drawn = picture ? `<div class="pictures">${picture.staff}${picture.strip}</div>` : '';
-  return `<li><h3><span>${sayClock(leaf.at)}</span> ${escaped(leaf.heading)} <span>${leaf.open ? 'until you go on' : sayClock(leaf.ms)}</span></h3>${words}${drawn}</li>`;
+  return `<li><h3><span>${sayClock(leaf.at)}</span> ${escaped(leaf.heading)} <span>${leaf.open ? 'until you continue' : sayClock(leaf.ms)}</span></h3>${words}${drawn}</li>`;
 }
 
 /**

@@ -134,6 +134,6 @@ describe('what is taken home', () => {
     expect(card.match(/id="strip"/g)?.length).toBe(2);
     expect(card).not.toContain('<img');
     expect(card).not.toContain('<script');
-    expect(card).toContain('Stop on joint or chest pain');
+    expect(card).toContain('Stop if you feel joint pain, chest pain or dizziness');
   });
 });

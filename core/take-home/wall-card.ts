@@ -69,7 +69,7 @@ export function wallCard(session: TakenSession, pictures: readonly TakenPicture[
 <body>
 <h1>${title}</h1>
 <table>${rows.join('\n')}</table>
-<footer>Warm up first, wraps and gloves on bags. Stop on joint or chest pain, or dizziness. Form, contact and heavy work under a licensed coach.</footer>
+<footer>Warm up first, wraps and gloves on bags. Stop if you feel joint pain, chest pain or dizziness. Technique, contact and heavy work with a licensed coach.</footer>
 </body>
 </html>
 `;

@@ -193,12 +193,12 @@ describe('findings', () => {
   it('say by how much pieces miss their block, and mend it', () => {
     const sheet = sheetOf(block('round', 180_000, [combo(60_000), combo(135_000)]));
     const [finding] = findings(sheet);
-    expect(finding?.what).toBe('the pieces take 3:15, but the round is 3:00: 0:15 too long');
-    expect(finding?.mends.map((mend) => mend.label)).toEqual(['Make the last piece 2:00', 'Make the round 3:15']);
+    expect(finding?.what).toBe('the drills take 3:15, but the round is 3:00: 0:15 too long');
+    expect(finding?.mends.map((mend) => mend.label)).toEqual(['Make the last drill 2:00', 'Make the round 3:15']);
     expect((finding?.mends ?? []).length).toBeGreaterThan(0);
     for (const mend of finding?.mends ?? []) expect(errors(mend.edit(sheet))).toEqual([]);
     expect(errors(sheetOf(block('round', 180_000, [combo(165_000)])))).toEqual([
-      'the pieces take 2:45, but the round is 3:00: 0:15 too short',
+      'the drills take 2:45, but the round is 3:00: 0:15 too short',
     ]);
   });
 

@@ -127,7 +127,7 @@ describe('what fills a block', () => {
     ]);
     expect(contentsOf(block('round', 40_000)).map(({ doing, open }) => [doing, open])).toEqual([['free', false]]);
     expect(contentsOf(block('rest', 40_000)).map(({ doing, kind }) => [doing, kind])).toEqual([['words', 'rest']]);
-    // An open break has no length, whatever stands in it.
+    // An open break needs a length, whatever stands in it.
     expect(contentsOf(block('rest', null, combination)).map(({ open, ms }) => [open, ms])).toEqual([[true, 0]]);
   });
 

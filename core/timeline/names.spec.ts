@@ -62,7 +62,7 @@ describe('the names of a session', () => {
     expect(details.slice(0, 3)).toEqual(['stage 1 of 3', 'stage 2 of 3', 'stage 3 of 3']);
     expect(leaves.map(leafName)[0]).toBe('Round 1 · Hands · stage 1 of 3');
     expect(details).toContain('own time');
-    expect(details).toContain('pause, next dead bug');
+    expect(details).toContain('pause, next: dead bug');
     expect(details).toContain('plank');
     // A combination without words of its own needs none; its block says it all.
     const bare = leaves.find(({ doing, words, stage }) => doing === 'combination' && !words && !stage);
@@ -76,11 +76,11 @@ describe('the names of a session', () => {
     const plain: Leaf = { ...leaf, stage: null, words: null, drill: null, row: [] };
     const drill = { ...usualDrill, kind: 'count' as const, ms: 30_000 };
     expect(leafDetail({ ...plain, doing: 'change-over' })).toBe('switch stance');
-    expect(leafDetail({ ...plain, doing: 'calls', drill })).toBe('count calls');
+    expect(leafDetail({ ...plain, doing: 'calls', drill })).toBe('count drill');
     expect(leafDetail({ ...plain, doing: 'calls' })).toBe('calls');
     expect(leafDetail({ ...plain, doing: 'rhythm', row: [3, 3, 1] })).toBe('rhythm 3, 3, 1');
     expect(leafDetail({ ...plain, doing: 'pause' })).toBe('pause');
-    expect(leafDetail({ ...plain, doing: 'pause', words: 'plank' })).toBe('pause, next plank');
+    expect(leafDetail({ ...plain, doing: 'pause', words: 'plank' })).toBe('pause, next: plank');
     expect(leafDetail({ ...plain, doing: 'unplanned' })).toBe('unplanned');
     expect(leafDetail({ ...plain, doing: 'words', words: 'Shake out' })).toBe('Shake out');
     expect(leafDetail({ ...plain, doing: 'combination', words: 'hands' })).toBe('hands');
@@ -120,8 +120,8 @@ describe('a piece in a line', () => {
     expect(name(row)).toBe('rhythm 3, 3, 1');
     expect(name({ ...row, hand: 'lead' })).toBe('rhythm 3, 3, 1');
     expect(name({ ...row, hand: 'rear' })).toBe('rhythm 3, 3, 1, rear');
-    expect(name({ ...row, elbow: true, growTo: 5 })).toBe('rhythm 3, 3, 1, elbow, the last 1 to 5 times');
-    expect(name({ ...row, growFrom: 2, growTo: 5 })).toBe('rhythm 3, 3, 1, the last 2 to 5 times');
+    expect(name({ ...row, elbow: true, growTo: 5 })).toBe('rhythm 3, 3, 1, elbow, the last 1–5 times');
+    expect(name({ ...row, growFrom: 2, growTo: 5 })).toBe('rhythm 3, 3, 1, the last 2–5 times');
   });
 
   it('says what a build is and where it leads, several goals one after the other', () => {
@@ -130,7 +130,7 @@ describe('a piece in a line', () => {
       const [piece] = piecesOf(`round 4:00\n  build ${kind} every 0:20: 1 2 3b`);
       expect(piece && name(piece)).toBe(`${buildNames[kind]} to 1 2 3b`);
     }
-    expect(kinds.map((kind) => buildNames[kind])).toEqual(['ladder', 'backward build', 'chunks', 'pyramid']);
+    expect(kinds.map((kind) => buildNames[kind])).toEqual(['ladder', 'back-to-front build', 'chunks', 'pyramid']);
     const [join] = piecesOf('round 6:00\n  build join every 0:20: 1 2 // 3b 2');
     if (join?.kind !== 'build') throw new Error('no build');
     expect(goalsName(join, six)).toContain(', then ');

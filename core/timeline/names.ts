@@ -34,11 +34,11 @@ export function leafDetail({ doing, stage, drill, row, words }: Leaf): string | 
     case 'change-over':
       return 'switch stance';
     case 'calls':
-      return drill ? `${drill.kind} calls` : 'calls';
+      return drill ? `${drill.kind} drill` : 'calls';
     case 'rhythm':
       return `rhythm ${row.join(', ')}`;
     case 'pause':
-      return words ? `pause, next ${words}` : 'pause';
+      return words ? `pause, next: ${words}` : 'pause';
     case 'unplanned':
       return 'unplanned';
     case 'words':

@@ -7,14 +7,14 @@ import { spell } from '../notation/stored';
 /** Builds as they are called on the screen. */
 export const buildNames: Readonly<Record<BuildKind, string>> = {
   ladder: 'ladder',
-  backward: 'backward build',
+  backward: 'back-to-front build',
   chunks: 'chunks',
   pyramid: 'pyramid',
-  'kick-close': 'kick close',
+  'kick-close': 'kick finish',
   alternator: 'alternator',
   levels: 'levels',
-  singles: 'singles first',
-  amount: 'build by amount',
+  singles: 'one at a time',
+  amount: 'growing number',
   join: 'join',
 };
 
@@ -28,7 +28,7 @@ function rhythmName({ row, hand, elbow, growFrom, growTo }: PieceOf<'rhythm'>): 
   const more = [
     ...(hand === undefined || hand === 'lead' ? [] : [hand]),
     ...(elbow ? ['elbow'] : []),
-    ...(growTo === undefined ? [] : [`the last ${growFrom ?? 1} to ${growTo} times`]),
+    ...(growTo === undefined ? [] : [`the last ${growFrom ?? 1}–${growTo} times`]),
   ];
   return [`rhythm ${row.join(', ')}`, ...more].join(', ');
 }

@@ -167,7 +167,7 @@ describe('the stance plan', () => {
     ]);
   });
 
-  it('calls of the coach’s own are counted from the stretch they fall into, in their order', () => {
+  it('your own calls’s own are counted from the stretch they fall into, in their order', () => {
     const says = compile(
       sheetOf(
         'round 1:00',

@@ -109,10 +109,8 @@ export function workFault(sheet: Sheet): string | null {
     const size = own.leaves / mostWork.leaves + own.moves / mostWork.moves + own.events / mostWork.events;
     return most && most.leaves >= size ? most : { block, leaves: size };
   }, null);
-  const where = worst
-    ? ` (most of it in ${worst.block.title ? `“${worst.block.title}”` : `a ${worst.block.kind}`})`
-    : '';
+  const where = worst ? ` (mostly in ${worst.block.title ? `“${worst.block.title}”` : `a ${worst.block.kind}`})` : '';
   const what = over('leaves') ? 'stretches' : over('moves') ? 'moves' : 'calls, touches and clicks';
   const most = over('leaves') ? mostWork.leaves : over('moves') ? mostWork.moves : mostWork.events;
-  return `this unfolds into more than ${most.toLocaleString('en')} ${what}${where}: repeat less, or build up less`;
+  return `this makes more than ${most.toLocaleString('en')} ${what}${where}: use fewer repeats or shorter builds`;
 }

@@ -34,7 +34,7 @@ describe('versions of a sheet', () => {
     ]);
   });
 
-  it('other combinations: as long, out of the same families and the moves that the sheet knows, flowing, on the same bag', () => {
+  it('different combinations: as long, out of the same families and the moves that the sheet knows, flowing, on the same bag', () => {
     const sheet = sheetOf(
       'bag: double-end',
       'level: intermediate',

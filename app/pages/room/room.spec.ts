@@ -47,7 +47,7 @@ describe('the room', () => {
 
   it('says what the numbers say, takes a bag out and puts it back', async () => {
     const fixture = await show(RoomPage);
-    expect(host(fixture).querySelector('.says')?.textContent).toContain('lower edge is at 0.75 m');
+    expect(host(fixture).querySelector('.says')?.textContent).toContain('bottom edge is at 0.75 m');
     host(fixture).querySelectorAll<SVGGElement>('kt-room-plan g[role=button]')[1]?.dispatchEvent(new Event('focus'));
     await fixture.whenStable();
     [...host(fixture).querySelectorAll('button')]

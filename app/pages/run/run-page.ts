@@ -14,8 +14,9 @@ import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { MatToolbar } from '@angular/material/toolbar';
+import { toObservable } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
-import { firstValueFrom } from 'rxjs';
+import { filter, firstValueFrom } from 'rxjs';
 import {
   compile,
   faultsSeen,
@@ -104,6 +105,7 @@ export class RunPage {
   private readonly handed = sheetToRun(this.router.currentNavigation()?.extras.info);
   /** Whether it is known what was broken off and what was seen the last time: before that nothing is started. */
   private readonly known = signal(false);
+  private readonly whenKnown = firstValueFrom(toObservable(this.known).pipe(filter(Boolean)), { defaultValue: false });
   protected readonly ready = computed(() => this.known() && this.runner.script() !== null);
   /** Every control but Stop is kept from stray touches. */
   protected readonly locked = signal(false);
@@ -203,7 +205,7 @@ export class RunPage {
 
   protected async start(): Promise<void> {
     const sheet = this.toRun();
-    if (!sheet || !this.known()) return;
+    if (!sheet) return;
     const before = this.unfinished();
     if (!(await this.runner.start(sheet, this.rate()))) return;
     if (this.text()) this.solo.slowly();
@@ -216,6 +218,13 @@ export class RunPage {
   private async putInLog(before: BrokenOff): Promise<void> {
     const putBack = await this.unfinishedRuns.letGo(before);
     this.notices.undoable('The run that was broken off is in the log', putBack);
+  }
+
+  /** By a key, which may be pressed before it is known what was broken off: it waits for that. */
+  private async begin(): Promise<void> {
+    if (!(await this.whenKnown)) return;
+    const broken = this.unfinished();
+    await (broken ? this.takeUp(broken) : this.start());
   }
 
   protected async takeUp({ key, run }: BrokenOff): Promise<void> {
@@ -258,10 +267,7 @@ export class RunPage {
         over: () => this.phase() === 'over',
         alone: () => this.text() !== undefined && running() && this.phase() !== 'stopped',
         sideOpen: () => this.side() !== null,
-        begin: () => {
-          const broken = this.unfinished();
-          void (broken ? this.takeUp(broken) : this.start());
-        },
+        begin: () => void this.begin(),
         sits: () => this.solo.go(1),
         broke: () => this.solo.broke(),
         toggle: (side) => this.toggle(side),

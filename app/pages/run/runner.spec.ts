@@ -257,7 +257,7 @@ describe('the runner', () => {
     runner.hold();
     expect(runner.last()).toBe('everyone with me');
     runner.alter({ kind: 'longer', ms: 30_000 });
-    expect(runner.last()).toBe('30 s more');
+    expect(runner.last()).toBe('30 s added');
     runner.undo();
     expect([runner.last(), runner.state()?.phase]).toEqual([null, 'held']);
     runner.toggle();

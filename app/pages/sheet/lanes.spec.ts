@@ -109,7 +109,7 @@ describe('lanes on the sheet', () => {
     await fixture.whenStable();
     const said = host(fixture).querySelector('.card')?.textContent ?? '';
     expect(said).toContain('people: 12 → 9');
-    expect(said).toContain('heavy is down');
+    expect(said).toContain('heavy is out of use');
     press(fixture, 'Run it so today');
     expect((applied as Sheet | null)?.class.people).toBe(9);
     fixture.componentRef.setInput('sheet', { ...sheet, title: 'other' });

@@ -230,7 +230,7 @@ describe('findings and totals beside the sheet', () => {
     expect(first?.textContent).toContain('0:15 too short');
     const [last, whole, show] = first?.querySelectorAll('button') ?? [];
     expect([last?.textContent.trim(), whole?.textContent.trim()]).toEqual([
-      'Make the last piece 1:00',
+      'Make the last drill 1:00',
       'Make the round 0:45',
     ]);
     whole?.click();
@@ -257,7 +257,7 @@ describe('findings and totals beside the sheet', () => {
     expect(rows.length).toBe(after.length + 2);
     expect(rows[2]).toBe(short ?? undefined);
     expect(short?.textContent).toContain('0:25 too short');
-    expect(short?.querySelector('button')?.textContent.trim()).toBe('Make the last piece 1:10');
+    expect(short?.querySelector('button')?.textContent.trim()).toBe('Make the last drill 1:10');
   });
 
   it('totals tell time with open breaks, rounds, punches and sides', async () => {

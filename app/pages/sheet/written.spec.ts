@@ -81,8 +81,8 @@ describe('what a coach can write of a sheet', () => {
     });
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
-    await choose(host, 'Kick after a hand', 'same side');
-    await choose(host, 'Kick after a hand', 'as the settings say');
+    await choose(host, 'Kick after a punch', 'same side');
+    await choose(host, 'Kick after a punch', 'as the settings say');
     type(host, 'Gloves on', '60');
     expect(made).toEqual([
       { schools: { kick: 'same' } },
@@ -134,7 +134,7 @@ describe('what a coach can write of a sheet', () => {
     const host = fixture.nativeElement as HTMLElement;
     expect(host.textContent).toContain('You see: the ball spins off to the side');
     expect(host.textContent).not.toContain('Leaning on the bag');
-    host.querySelector<HTMLElement>('[aria-label="Add the mend of: Off the middle line"]')?.click();
+    host.querySelector<HTMLElement>('[aria-label="Add the mend of: Off centre"]')?.click();
     expect(mended).toEqual([faultNamed('off-line')]);
     await choose(host, 'Seen on', 'standing');
     await fixture.whenStable();

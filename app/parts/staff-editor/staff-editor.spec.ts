@@ -32,7 +32,7 @@ describe('placing moves on the staff', () => {
     const { boxes } = await setUp('1 (2 3)x2 ro any 2');
     expect(boxes().map((box) => box.getAttribute('aria-label'))).toEqual([
       '1: jab',
-      '2: 2 times: cross, lead hook; end of group',
+      '2: 2 times: cross, lead hook; end of repeat',
       '3: rear roll',
       '4: any 2, left to the athlete',
     ]);
@@ -104,6 +104,6 @@ describe('placing moves on the staff', () => {
     const { host, boxes, fixture } = await setUp('1 2 4');
     boxes()[1]?.dispatchEvent(new FocusEvent('focus'));
     await fixture.whenStable();
-    expect(host.querySelector('p.seam')?.textContent).toContain('nothing winds up the rear side again (reload)');
+    expect(host.querySelector('p.seam')?.textContent).toContain('the rear side has not reloaded (reload)');
   });
 });

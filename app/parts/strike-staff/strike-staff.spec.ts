@@ -159,7 +159,7 @@ describe('the strike staff', () => {
     const svg = (fixture.nativeElement as HTMLElement).querySelector('svg');
     expect(svg?.getAttribute('role')).toBe('img');
     expect(svg?.getAttribute('aria-label')).toBe(
-      'jab, cross, lead shovel hook, rear hook. New: move 4. Flows throughout.',
+      'jab, cross, lead shovel hook, rear hook. New: move 4. Flows all the way through.',
     );
     expect([...(svg?.querySelectorAll('.glyph > text:first-of-type') ?? [])].map((text) => text.textContent)).toEqual([
       '1',

@@ -73,7 +73,7 @@ function missed(state: BallState, rest: BallState): string | null {
           : 'on its way past';
     return `the ball is ${centimetres} cm away, ${where}`;
   }
-  return state.vx > chase ? 'the ball is going away' : null;
+  return state.vx > chase ? 'the ball is moving away' : null;
 }
 
 /**

@@ -45,11 +45,11 @@ export function doubleEndSwing(ball: DoubleEnd): Swing {
   const carried = ball.tensionLower + ball.mass * gravity;
   if (Math.abs(ball.tensionUpper - carried) > balanced * carried)
     notes.push(
-      `at rest the upper cord carries the ball: ${carried.toFixed(1)} N would balance ${ball.tensionLower} N below, not ${ball.tensionUpper} N`,
+      `the tensions don’t balance: ${ball.tensionLower} N below needs ${carried.toFixed(1)} N above, not ${ball.tensionUpper} N`,
     );
   if ((tempos[0] ?? 0) > fastest)
     notes.push(
-      `${Math.round(tempos[0] ?? 0)} blows a minute is faster than hands: meet it every third return or slower`,
+      `${Math.round(tempos[0] ?? 0)} punches per minute is too fast for anyone: hit it on every third pass or slower`,
     );
   return { frequency, returnInterval, tempos, notes };
 }

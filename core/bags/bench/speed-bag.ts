@@ -12,8 +12,8 @@ export function speedBagRate(reboundsPerMinute: PerMinute, reboundsPerHit: numbe
       at: 0,
       end: 0,
       read: String(reboundsPerHit),
-      what: `${reboundsPerHit} rebounds a hit leave the bag on the far side`,
-      mend: 'write an odd number: 7 or 5 to begin with, 3 for triplets, 1 for singles',
+      what: `${reboundsPerHit} rebounds per hit leave the bag on the far side`,
+      mend: 'use an odd number: start with 7 or 5; 3 for triplets, 1 for singles',
     });
   return good(reboundsPerMinute / reboundsPerHit);
 }

@@ -51,7 +51,7 @@ describe('worked bench: balls between cords', () => {
 });
 
 describe('worked bench: speed bags', () => {
-  // Trade page, section 7: touches a minute = rebounds a minute / rebounds a touch; odd ones only.
+  // Trade page, section 7: touches per minute = rebounds a minute / rebounds a touch; odd ones only.
   const rows: readonly (readonly [rebounds: number, per: number, touches: number | null])[] = [
     [360, 1, 360],
     [360, 3, 120],

@@ -49,7 +49,7 @@ function takeRest(scan: Scan, found: Found): boolean {
       scan,
       at,
       `rest ${/^[^\s:]*/.exec(rest(scan))?.[0] ?? ''}`.trim(),
-      'the rest between repeats has no length',
+      'the rest between repeats needs a length',
       'write rest 0:30',
     );
   return true;
@@ -61,7 +61,7 @@ function takeNumber(scan: Scan, pattern: RegExp, most: number): number | null {
   if (!match) return null;
   const value = Number(match[1]);
   if (value >= 1 && value <= most) return value;
-  fault(scan, at, match[0].trim(), `${match[1] ?? ''} is out of bounds`, `write 1 to ${most}`);
+  fault(scan, at, match[0].trim(), `${match[1] ?? ''} is out of range`, `write 1 to ${most}`);
   return Math.min(most, Math.max(1, value));
 }
 
@@ -82,7 +82,7 @@ function takeBlockOption(scan: Scan, found: Found): boolean {
         scan,
         at,
         `on ${word}`.trim(),
-        word ? `"${word}" is no kind of bag` : '"on" needs a bag',
+        word ? `"${word}" is not a kind of bag` : '"on" needs a bag',
         `write ${bagKinds.join(', ')}`,
       );
     }
@@ -103,14 +103,14 @@ function takeLength(scan: Scan, kind: BlockKind): Milliseconds | null | undefine
   const at = scan.at;
   if (take(scan, /open(?![a-z0-9-])/)) {
     if (kind === 'rest') return null;
-    fault(scan, at, 'open', 'only a rest may be open', 'write a length, for example 3:00');
+    fault(scan, at, 'open', 'only a rest can be open', 'write a length, for example 3:00');
     return undefined;
   }
   const length = take(scan, lengthPattern);
   const ms = length ? readClock(length[0]) : null;
   if (ms !== null) return ms;
   const word = length?.[0].trim() ?? /^[^\s:]*/.exec(rest(scan))?.[0] ?? '';
-  fault(scan, at, word, `this ${kind} has no length`, 'write its length behind the word, for example 3:00');
+  fault(scan, at, word, `this ${kind} needs a length`, 'put its length after the word, for example 3:00');
   return undefined;
 }
 
@@ -132,8 +132,8 @@ export function readBlockLine(scan: Scan, kind: BlockKind, meanings: Meanings, p
       scan,
       scan.at,
       text.trim().slice(0, 40),
-      'this is not read',
-      'put a title in quotes, and a colon before a combination',
+      'this could not be read',
+      'put titles in quotes and a colon before a combination',
     );
     return line;
   }

@@ -131,7 +131,7 @@ const mostWords = 400;
 function words(scan: Scan, text: string, at: number): Body {
   const plain = wholeQuote(text) ?? text.trim();
   if (plain.length > mostWords)
-    fault(scan, at, plain.slice(0, 20), `these words are ${plain.length} letters long`, `write ${mostWords} at most`);
+    fault(scan, at, plain.slice(0, 20), `this text is ${plain.length} characters long`, `use at most ${mostWords}`);
   return { kind: 'words', words: plain.slice(0, mostWords) };
 }
 
@@ -142,8 +142,8 @@ function wordsNote(scan: Scan, text: string, at: number, meanings: Meanings): vo
       scan,
       at,
       text.slice(0, 40),
-      'not all of it reads as a combination, so it is read as words',
-      'put a colon before a combination, or quotes round words',
+      'this is not a full combination, so it is kept as text',
+      'put a colon before a combination, or quotes around text',
       { level: 'note' },
     );
 }
@@ -164,8 +164,8 @@ function readBehindColon(
       scan,
       from,
       after.text.trim().slice(0, 40),
-      'no move stands behind the colon, so it is read as words',
-      'write a combination there, or leave the colon out',
+      'there is no move after the colon, so it is kept as text',
+      'add a combination, or remove the colon',
       { level: 'note' },
     );
     return words(scan, both.text, both.at);

@@ -80,7 +80,7 @@ function takeKind(scan: Scan): BuildKind {
       scan,
       at,
       named,
-      named ? `"${named}" is no kind of build` : 'a build needs its kind',
+      named ? `"${named}" is not a kind of build` : 'say which kind of build',
       `write ${buildKinds.join(', ')}`,
     );
   return kind ?? 'ladder';
@@ -111,10 +111,8 @@ export function readBuild(scan: Scan, meanings: Meanings, id: string): Build {
       scan,
       scan.at,
       '',
-      wanted === 2 ? 'a join needs two goals' : 'this build has no goal',
-      wanted === 2
-        ? 'write both with // between them, for example 1 2 // 3b 2'
-        : 'write a combination behind the colon',
+      wanted === 2 ? 'linking needs two combinations' : 'this build needs a goal',
+      wanted === 2 ? 'write both with // between them, for example 1 2 // 3b 2' : 'put a combination after the colon',
       { pieceId: id },
     );
   if (parts.length > wanted)
@@ -122,8 +120,8 @@ export function readBuild(scan: Scan, meanings: Meanings, id: string): Build {
       scan,
       kept[0]?.at ?? scan.at,
       (parts[wanted]?.text ?? '').trim().slice(0, 40),
-      'this is more than the build takes',
-      wanted === 0 ? 'leave the goal out: the alternator has none' : 'leave it out',
+      'this build does not use a goal here',
+      wanted === 0 ? 'remove the goal: the alternator has none' : 'remove it',
     );
   const { between, gapMs, voice, bpm, lanes } = tail;
   const second = wanted === 2 ? { second: keep(kept[1]) } : {};

@@ -36,7 +36,7 @@ function readStances(scan: Scan, head: CallHead): void {
     refuse(
       scan,
       at,
-      'this stance plan is not read',
+      'this stance plan could not be read',
       `write stances: each round, settle 3s, first at 0.8; or ${stancePlans.join(', ')}`,
     );
   else
@@ -59,7 +59,7 @@ function readPhrase(scan: Scan, head: CallHead): void {
   const full = takeQuoted(scan);
   const short = take(scan, /\//) ? takeQuoted(scan) : null;
   if (!key || !full || full.length > 400 || (short?.length ?? 1) > 400 || short === '' || !ended(scan)) {
-    refuse(scan, at, 'this wording is not read', 'write phrase: switch stance "Change over" / "Change"');
+    refuse(scan, at, 'this wording could not be read', 'write phrase: switch stance "Change over" / "Change"');
     return;
   }
   reword(head, (before) => ({
@@ -75,7 +75,7 @@ function readEdit(scan: Scan, head: CallHead): void {
   const muted = take(scan, /muted/);
   const lock = take(scan, /locked (\d{1,7})/);
   if (!key || key.length > 200 || say === '' || Number(lock?.[1] ?? 0) > 3_600_000 || !ended(scan)) {
-    refuse(scan, at, 'this change of a call is not read', 'let the program write it');
+    refuse(scan, at, 'this call edit could not be read', 'make the change under Calls');
     return;
   }
   const edit: CallEdit = {
@@ -95,7 +95,7 @@ function readQuiet(scan: Scan, head: CallHead): void {
     if (known && !quiet.includes(known)) quiet.push(known);
   }
   if (quiet.length === 0 || !ended(scan))
-    refuse(scan, at, 'this is no kind of call', `write quiet: ${callKinds.join(', ')}`);
+    refuse(scan, at, 'this is not a type of call', `write quiet: ${callKinds.join(', ')}`);
   else head.calls = { ...head.calls, quiet };
 }
 
@@ -103,7 +103,7 @@ function readCheer(scan: Scan, head: CallHead): void {
   const at = scan.at;
   const cheer = takeQuoted(scan);
   if (!cheer || cheer.length > 400 || !ended(scan))
-    refuse(scan, at, 'this praise is not read', 'write praise: "Good work"');
+    refuse(scan, at, 'this praise line could not be read', 'write praise: "Good work"');
   else reword(head, (before) => ({ ...before, cheers: [...(before.cheers ?? []), cheer].slice(0, 30) }));
 }
 
@@ -121,7 +121,7 @@ export function readCallLine(scan: Scan, head: CallHead): boolean {
   else {
     const as = (['numbers', 'names'] as const).find((each) => each === rest(scan).trim().toLowerCase());
     if (as) reword(head, (before) => ({ ...before, strikesAs: as }));
-    else refuse(scan, at, 'this is no way to say strikes', 'write strikes said as: numbers, or names');
+    else refuse(scan, at, 'strikes can be called by numbers or names', 'write strikes said as: numbers, or names');
   }
   return true;
 }

@@ -91,7 +91,7 @@ function takeOn(scan: Scan, found: Found, meanings: Meanings, ownBags: readonly 
 }
 
 function unread(scan: Scan, at: number, text: string): false {
-  fault(scan, at, text.slice(0, 40), `"${text.slice(0, 40)}" is neither a move nor a bag of this sheet`, example);
+  fault(scan, at, text.slice(0, 40), `"${text.slice(0, 40)}" is not a move or a bag on this sheet`, example);
   return false;
 }
 
@@ -111,7 +111,7 @@ function takeLevels(scan: Scan, found: Found): boolean {
     if (level && !found.levels.includes(level)) found.levels.push(level);
   }
   if (found.levels.length > 0) return true;
-  fault(scan, at, rest(scan).trim().slice(0, 40), 'this is no level', `write ${levels.join(', ')}`);
+  fault(scan, at, rest(scan).trim().slice(0, 40), 'this is not a level', `write ${levels.join(', ')}`);
   return false;
 }
 
@@ -133,7 +133,7 @@ export function readFocusLine(scan: Scan, meanings: Meanings, ownBags: readonly 
   skipSpace(scan);
   const words = takeQuoted(scan);
   if (!words || words.length > 400) {
-    fault(scan, at, rest(scan).trim().slice(0, 40), 'a focus needs its words in quotes', example);
+    fault(scan, at, rest(scan).trim().slice(0, 40), 'a cue needs its words in quotes', example);
     return null;
   }
   const found: Found = { moves: [], bags: [], levels: [] };

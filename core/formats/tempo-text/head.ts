@@ -81,7 +81,7 @@ function readNumbers(scan: Scan, head: Head): void {
       scan,
       at,
       value.slice(0, 40),
-      `"${value.slice(0, 40)}" is no numbering`,
+      `"${value.slice(0, 40)}" is not a numbering`,
       'write six, eight, or a name with its numbers: "Tower" 7 = oh, 8 = bk',
     );
     return;
@@ -100,7 +100,7 @@ function readPart(scan: Scan, head: Head): void {
   const textAt = at + (match?.[0].length ?? 0);
   const scheme = schemeOrSix(head.numbers);
   const wrong = name ? partNameFault(name.toLowerCase(), formsOf(scheme)) : 'a part needs a name';
-  if (wrong) fault(scan, at, name, wrong, 'give the part a name that means nothing yet, for example combo A: 1 2');
+  if (wrong) fault(scan, at, name, wrong, 'give the part an unused name, for example combo A: 1 2');
   const read = readCombination(text, { scheme, parts: head.named });
   if (!read.ok) fault(scan, textAt + read.fault.at, read.fault.read, read.fault.what, read.fault.mend);
   if (wrong || !hasRoom(scan, head.parts, sheetLimits.parts, 'a sheet', 'named parts')) return;
@@ -114,7 +114,13 @@ function readKnown(scan: Scan, head: Head, key: string): void {
   const at = scan.at;
   const value = rest(scan).trim();
   const refuse = (mend: string): void =>
-    fault(scan, at, value.slice(0, 40), value ? `"${value.slice(0, 40)}" is no ${key}` : `${key} has no value`, mend);
+    fault(
+      scan,
+      at,
+      value.slice(0, 40),
+      value ? `"${value.slice(0, 40)}" is not a ${key}` : `${key} has no value`,
+      mend,
+    );
   switch (key) {
     case 'class':
       return readClass(scan, head);
@@ -172,7 +178,7 @@ export function readHeadLine(scan: Scan, head: Head): boolean {
   const [, key = '', value = ''] = other;
   if (!hasRoom(scan, head.head, sheetLimits.headLines, 'a head', 'lines that are not known')) return true;
   head.head.push({ key, value: value.trim().slice(0, 400) });
-  fault(scan, scan.at, key, `"${key}" is not a line this program knows; it is kept`, 'leave it, or take it out', {
+  fault(scan, scan.at, key, `"${key}" is not a line we know; it is kept as it is`, 'leave it or remove it', {
     level: 'note',
   });
   return true;

@@ -36,11 +36,11 @@ function readLane(scan: Scan, head: LaneHead): void {
   const access = take(scan, /all round|three quarters|half|quarter/);
   const low = take(scan, /no low kicks/);
   if (!bag || !places || Number(places[1]) > 200 || rest(scan).trim() !== '') {
-    refuse(scan, at, 'this lane is not read', 'write lane: heavy, 2 places, half, no low kicks');
+    refuse(scan, at, 'this station could not be read', 'write lane: heavy, 2 places, half, no low kicks');
     return;
   }
   if (head.lanes?.some((lane) => lane.bag.toLowerCase() === bag.toLowerCase())) {
-    refuse(scan, at, `there is a lane for ${bag} already`, 'give it the places of both');
+    refuse(scan, at, `there is already a station for ${bag}`, 'add the places together');
     return;
   }
   const room = accesses.find((each) => each === access?.[0].trim().replace(/,$/, '').toLowerCase());
@@ -82,7 +82,12 @@ function readOwnBag(scan: Scan, head: LaneHead): void {
   const read = ownBagSchema.safeParse(draft);
   const taken = head.ownBags?.some((bag) => bag.name.toLowerCase() === String(draft['name']).toLowerCase());
   if (!read.success || taken || rest(scan).trim() !== '') {
-    refuse(scan, at, 'this kind of bag is not read', 'write own bag: "Rope mat" head, body punch, kick longest 4 6 8');
+    refuse(
+      scan,
+      at,
+      'this kind of bag could not be read',
+      'write own bag: "Rope mat" head, body punch, kick longest 4 6 8',
+    );
     return;
   }
   head.ownBags = [...(head.ownBags ?? []), read.data];
@@ -97,12 +102,11 @@ export function readLaneLine(scan: Scan, head: LaneHead): boolean {
   else if (key === 'own bag') readOwnBag(scan, head);
   else if (key === 'groups') {
     const count = /^\d{1,3}$/.test(rest(scan).trim()) ? Number(rest(scan).trim()) : 0;
-    if (count < 1 || count > 100) refuse(scan, scan.at, 'this is no number of groups', 'write groups: 4');
+    if (count < 1 || count > 100) refuse(scan, scan.at, 'this is not a number of groups', 'write groups: 4');
     else head.groups = count;
   } else {
     const ms = readTime(rest(scan).trim());
-    if (ms === null || ms > 600_000)
-      refuse(scan, scan.at, 'this is no time to change lanes', 'write lane change: 0:20');
+    if (ms === null || ms > 600_000) refuse(scan, scan.at, 'this is not a time to rotate', 'write lane change: 0:20');
     else head.changeOverMs = ms;
   }
   return true;

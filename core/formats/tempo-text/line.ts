@@ -65,7 +65,7 @@ const anchoredBy = new Map<string, RegExp>();
  */
 export function hasRoom(scan: Scan, list: readonly unknown[], most: number, holder: string, what: string): boolean {
   if (list.length < most) return true;
-  fault(scan, 0, scan.line.text.trim().slice(0, 40), `${holder} holds ${most} ${what}`, 'leave this out');
+  fault(scan, 0, scan.line.text.trim().slice(0, 40), `${holder} can hold at most ${most} ${what}`, 'remove this');
   return false;
 }
 

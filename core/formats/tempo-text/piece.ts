@@ -42,7 +42,7 @@ export function takeOption(scan: Scan, options: Options): boolean {
   if (percent) {
     const value = Number(percent[1]);
     if (value >= 10 && value <= 100) options.effort = value;
-    else fault(scan, at, percent[0].trim(), `${value} % is no effort`, 'write 10 % to 100 %');
+    else fault(scan, at, percent[0].trim(), `${value}% is not a valid effort`, 'use 10% to 100%');
     return true;
   }
   if (take(scan, /non-?stop(?![a-z0-9-])/)) {
@@ -120,7 +120,7 @@ export function pieceFrom(
       scan,
       at,
       bare.slice(0, 40),
-      'this calls drill is not read',
+      'this call drill could not be read',
       'write call count 2-6, call direction 2 or call go 3',
       { pieceId: id },
     );
@@ -146,7 +146,7 @@ export function readPieces(scan: Scan, meanings: Meanings, freshId: () => string
     if (/^switch stance\s*$/i.test(rest(scan)))
       return [{ kind: 'change-over', id: freshId(), ms: settleMs, effort: 'steady' }];
     const word = /^\S+/.exec(rest(scan))?.[0] ?? '';
-    fault(scan, begin, word, 'a piece begins with its length', 'write a length first, for example 0:30');
+    fault(scan, begin, word, 'start the line with a length', 'for example 0:30');
     return [];
   }
   if (ms === null)
@@ -154,7 +154,7 @@ export function readPieces(scan: Scan, meanings: Meanings, freshId: () => string
       scan,
       begin,
       length[0].trim(),
-      `"${length[0].trim()}" is no length`,
+      `"${length[0].trim()}" is not a length`,
       'write a length as m:ss, from one second to a day',
     );
   const off = takeOff(scan);
@@ -195,6 +195,6 @@ function takeOff(scan: Scan): Milliseconds | null {
   const length = take(scan, lengthPattern);
   const ms = length ? readClock(length[0]) : null;
   if (ms === null)
-    fault(scan, at, length?.[0].trim() ?? '/', 'the time off has no length', 'write 0:45/0:15 x5 plank / dead bug');
+    fault(scan, at, length?.[0].trim() ?? '/', 'the pause needs a length', 'write 0:45/0:15 x5 plank / dead bug');
   return ms;
 }

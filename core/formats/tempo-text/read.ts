@@ -76,7 +76,7 @@ function readSay(scan: Scan, block: OpenBlock): void {
       rest({ ...scan, at })
         .trim()
         .slice(0, 40),
-      'this call is not read',
+      'this call could not be read',
       'write say "words" at 0:30',
     );
   if (words !== null && hasRoom(scan, block.says, sheetLimits.says, 'a block', 'calls of its own'))
@@ -90,8 +90,8 @@ function readInner(reading: Reading, scan: Scan): void {
       scan,
       scan.at,
       rest(scan).slice(0, 20),
-      'this stands before any block',
-      'write a block first, for example round 3:00',
+      'this comes before the first block',
+      'start with a block, for example round 3:00',
     );
     openBlock(reading, { kind: 'round', ms: undefined, pieces: [] }, scan);
   }
@@ -191,8 +191,8 @@ function firstOfAKind(faults: readonly TextFault[]): readonly TextFault[] {
 }
 
 function tooLong(reading: Reading, number: number, most: string): void {
-  const what = `a text holds ${most}; what stands behind is not read`;
-  reading.faults.push({ level: 'error', line: number, column: 1, read: '', what, mend: 'part it into two sheets' });
+  const what = `a text can hold ${most}; the rest was not read`;
+  reading.faults.push({ level: 'error', line: number, column: 1, read: '', what, mend: 'split it into two sheets' });
 }
 
 /**

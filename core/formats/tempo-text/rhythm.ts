@@ -45,11 +45,11 @@ export function readRhythm(scan: Scan, text: string, at: number, pieceId: string
       scan,
       at,
       String(even),
-      `${even} rebounds leave the bag on the far side of the board: the rebounds between touches are odd`,
-      'write 7 or 5 to begin with, 3 for triplets, 1 for singles, or 0 for a soft touch',
+      `${even} rebounds leave the bag on the far side: the number between touches must be odd`,
+      'start with 7 or 5; use 3 for triplets, 1 for singles, 0 for a soft touch',
       { pieceId },
     );
-  else fault(scan, at, text.trim().slice(0, 40), 'this rhythm is not read', example, { pieceId });
+  else fault(scan, at, text.trim().slice(0, 40), 'this rhythm could not be read', example, { pieceId });
   return null;
 }
 

@@ -39,7 +39,7 @@ function readSchoolLine(scan: Scan, head: SchoolHead): void {
       scan,
       at,
       (unread ?? '').slice(0, 40),
-      `"${(unread ?? '').slice(0, 40)}" is no school`,
+      `"${(unread ?? '').slice(0, 40)}" is not one of the settings under Where coaches differ`,
       `write ${schoolsExample}`,
     );
   if (Object.keys(schools).length > 0) head.schools = { ...head.schools, ...schools };
@@ -68,7 +68,7 @@ function readBall(scan: Scan, head: SchoolHead): void {
       scan,
       at,
       rest(scan).trim().slice(0, 40),
-      'these are not the figures of a ball',
+      'these are not valid ball measurements',
       'write ball: mass in kg, upper and lower cord in m, upper and lower tension in N, for example ball: 0.3, 1.2, 1.4, 63, 60',
     );
   else
@@ -91,7 +91,7 @@ function readGloves(scan: Scan, head: SchoolHead): void {
       scan,
       at,
       scan.line.text.slice(at).trim().slice(0, 40),
-      'this is no time for gloves',
+      'this is not a time for gloves',
       'write gloves: on 45s, off 20s',
     );
   else head.gloves = { onMs, offMs };

@@ -136,7 +136,7 @@ describe('tempo text', () => {
     );
   });
 
-  it('reads parts, calls drills, change-overs, calls of the coach and what is done in between', () => {
+  it('reads parts, calls drills, change-overs, your own calls and what is done in between', () => {
     const { sheet, faults } = read(
       'combo A: 1 2 3b',
       'combo finish: A ro 4',
@@ -276,9 +276,9 @@ describe('tempo text', () => {
   it('tells the first hundred places of one kind, and counts the others', () => {
     const faults = readTempoText('round 1:00\n'.repeat(19_900)).faults;
     expect(faults.length).toBe(101);
-    expect(faults.at(-1)?.what).toBe('a sheet holds 500 blocks: 19,300 more places like this');
+    expect(faults.at(-1)?.what).toBe('a sheet can hold at most 500 blocks: 19,300 more places like this');
     const two = readTempoText(`round 1:00\n${'jabb\n'.repeat(150)}${'say "x"\n'.repeat(3)}`).faults;
-    expect(two.filter(({ what }) => what === 'this call is not read').length).toBe(3);
+    expect(two.filter(({ what }) => what === 'this call could not be read').length).toBe(3);
     expect(two.length).toBe(100 + 1 + 3);
   });
 });
