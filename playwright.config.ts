@@ -32,7 +32,8 @@ export default defineConfig({
   },
   webServer: {
     command: 'node dist/server/main.mjs',
-    env: { PORT: String(port) },
+    // The name by which a test reaches it as another device would.
+    env: { PORT: String(port), ALLOW_HOST: 'tower.example' },
     url: `http://localhost:${port}`,
     reuseExistingServer: false,
   },

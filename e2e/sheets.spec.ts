@@ -90,7 +90,7 @@ test('bad and huge text gets a clear message at its place, and is not lost', asy
     ['1 <img src=x onerror=alert(1)> 2', 'is not a move'],
     ['(1 2', 'never closed'],
     ['112 ', 'did you mean "1 1 2"'],
-    ['((1 2)x99)x99', '19602 moves when unfolded'],
+    ['((1 2)x99)x99', '19602 moves in full'],
   ] as const) {
     await entry.fill(typed);
     await entry.press('Enter');
