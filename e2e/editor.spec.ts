@@ -109,7 +109,7 @@ test.describe('a sheet a coach can live in', () => {
     await page.keyboard.press('Escape');
     await page.keyboard.press('f');
     await page.getByLabel('Find on the sheet').fill('one at a time');
-    await expect(page.getByText('2 found')).toBeVisible();
+    await expect(page.getByText('1 found')).toBeVisible();
   });
 
   test('a clock format by a press, an exercise by keys, from one panel; text comes in as a file', async ({ page }) => {
