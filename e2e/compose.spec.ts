@@ -64,6 +64,8 @@ test('what can follow stands below the line when it is asked for: by keys and by
   await expect(line).toBeFocused();
   const chips = page.getByRole('listbox', { name: 'What can follow' });
   await expect(chips).toHaveCount(0);
+  // The line is there before the page that knows the shortcut.
+  await expect(page.locator('kt-entry-bar')).toBeVisible();
   await page.keyboard.press('Alt+n');
   await page.keyboard.type('1 2');
   await expect(chips.getByRole('option', { name: '3b', exact: true })).toBeVisible();

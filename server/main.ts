@@ -38,22 +38,17 @@ async function start(door: Door): Promise<void> {
   const port = await listen(plain, door);
   if (port === null) return;
   const servers = [plain];
-  let httpsPort = door.httpsPort;
   if (authority) {
     const certificate = await certificateFor(['localhost', '127.0.0.1', ...names, ...hosts.given], authority);
     const secure = serverOf(folder, { hosts, certificate, authority: authority.cert });
-    const at = await listen(secure, { host: door.host, port: httpsPort });
-    if (at === null) {
-      plain.close();
-      return;
-    }
-    httpsPort = at;
-    securePort = at;
-    servers.push(secure);
+    securePort = await listen(secure, { host: door.host, port: door.httpsPort });
+    // Without it plain http goes on: what is wrong has been said.
+    if (securePort !== null) servers.push(secure);
   }
   const passes = new Passes(roomKeyIn(keys));
   openLiveChannel(servers, { addresses: addressesOf({ ...door, port }), hosts, passes });
-  const trusted = authority ? { httpsPort, fingerprint: fingerprintOf(authority) } : null;
+  const trusted =
+    authority && securePort !== null ? { httpsPort: securePort, fingerprint: fingerprintOf(authority) } : null;
   for (const line of greeting({ host: door.host, port }, trusted)) console.log(line);
 }
 

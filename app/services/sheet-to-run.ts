@@ -7,3 +7,6 @@ import type { Sheet } from '../../core/index';
 export class SheetToRun {
   constructor(readonly sheet: Sheet) {}
 }
+
+/** A sheet for such a link; nothing while there is none. `handOver(sheet)?.sheet === sheet` */
+export const handOver = (sheet: Sheet | null): SheetToRun | undefined => (sheet ? new SheetToRun(sheet) : undefined);

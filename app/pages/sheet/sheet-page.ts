@@ -44,6 +44,7 @@ import { FilesService } from '../../services/files.service';
 import { BlockView, type PieceDrop } from './block-view';
 import { Editor } from '../../services/editor';
 import { isTyping, KeysService, sayKey } from '../../services/keys.service';
+import { AboutToRun } from './about-to-run';
 import { addedKinds, addWays, comesFromBelow, type AddWay } from './add-ways';
 import { EntryBar } from './entry-bar';
 import { MarkedBar } from './marked-bar';
@@ -58,8 +59,7 @@ import type { Entered } from './typed-piece';
 import { SheetTotals } from './sheet-totals';
 import { SidePanel, type SideTab } from './side-panel';
 import { TakeHomeMenu } from './take-home-menu';
-import { SettingsService } from '../../services/settings.service';
-import { SheetToRun } from '../../services/sheet-to-run';
+import { handOver } from '../../services/sheet-to-run';
 import { Told } from '../../services/told';
 import { fieldLook } from '../../parts/fields/field-look';
 
@@ -67,6 +67,7 @@ import { fieldLook } from '../../parts/fields/field-look';
 @Component({
   selector: 'kt-sheet-page',
   imports: [
+    AboutToRun,
     Saved,
     Hint,
     MatInputModule,
@@ -108,7 +109,6 @@ export class SheetPage {
   private readonly application = inject(ApplicationRef);
   private readonly injector = inject(Injector);
   private readonly router = inject(Router);
-  private readonly settings = inject(SettingsService);
   protected readonly book = inject(BookService);
   private readonly files = inject(FilesService);
   private readonly entry = viewChild(EntryBar);
@@ -323,7 +323,7 @@ export class SheetPage {
 
   /** The first mend of the first finding that has one. */
   private mendFirst(): void {
-    const [mend] = this.editor.findings().flatMap(({ mends }) => mends);
+    const mend = this.editor.findings().find(({ mends }) => mends.length > 0)?.mends[0];
     if (mend) this.told.apply(mend.edit);
   }
 
@@ -333,17 +333,7 @@ export class SheetPage {
   }
 
   /** As it stands here, changes that are still being saved included. */
-  protected readonly toRun = computed(() => {
-    const sheet = this.editor.sheet();
-    return sheet ? new SheetToRun(sheet) : undefined;
-  });
-
-  /** The pointer or the focus is on Run. */
-  protected async aboutToRun(): Promise<void> {
-    const { makeScriptAhead } = await import('../../services/script-worker');
-    const sheet = this.editor.sheet();
-    if (sheet) makeScriptAhead(sheet, this.settings.wishes());
-  }
+  protected readonly toRun = computed(() => handOver(this.editor.sheet()));
 
   private run(): Promise<boolean> {
     return this.router.navigate(['/run', this.id()], { info: this.toRun() });
