@@ -86,7 +86,7 @@ function intervalWays(block: Block, build: PieceOf<'build'>, count: number, has:
   const fewer = takes > has ? fewerStages(build, room) : null;
   if (fewer && room * usual === has)
     ways.push({
-      label: `Build it in ${times(room, 'stage')}, two moves at a time where needed`,
+      label: `Build it in ${times(room, 'stage')}, up to two moves each`,
       edit: (sheet) => changePiece(sheet, fewer),
     });
   if (takes > has && block.kind === 'round' && (block.times ?? 1) === 1 && block.pieces.length === 1)

@@ -34,7 +34,7 @@ describe('findings of a sheet', () => {
     expect(finding?.mends.map(({ label }) => label)).toEqual([
       'Make each stage 0:20',
       'Make the round 3:00',
-      'Build it in 4 stages, two moves at a time where needed',
+      'Build it in 4 stages, up to two moves each',
       'One stage per round, 6 rounds of 2:00',
     ]);
     mendsWork('length', sheet, 'error');
