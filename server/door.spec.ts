@@ -179,6 +179,12 @@ describe('the door', () => {
         .toMatch(/^PORT is ".*": set it to a whole number[^\n]*$/);
     }
     const error = (code: string) => errorLine(Object.assign(new Error('x'), { code }), { host: 'h', port: 80 });
+    const secure = errorLine(
+      Object.assign(new Error('x'), { code: 'EADDRINUSE' }),
+      { host: 'h', port: 81 },
+      'HTTPS_PORT',
+    );
+    expect(secure).toContain('set HTTPS_PORT to another one');
     expect(
       [error('EADDRINUSE'), error('EACCES'), error('ENOTFOUND'), error('EOTHER')].map((line) => line.slice(0, 24)),
     ).toEqual([

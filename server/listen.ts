@@ -92,13 +92,17 @@ export function greeting(
   ];
 }
 
-/** What an error of listening means, in one line. `errorLine({ code: 'EADDRINUSE' }, door)` */
-export function errorLine(error: NodeJS.ErrnoException, { host, port }: Pick<Door, 'host' | 'port'>): string {
+/** What an error of listening means, in one line that names the setting to change. `errorLine({ code: 'EADDRINUSE' }, door)` */
+export function errorLine(
+  error: NodeJS.ErrnoException,
+  { host, port }: Pick<Door, 'host' | 'port'>,
+  setting: 'PORT' | 'HTTPS_PORT' = 'PORT',
+): string {
   switch (error.code) {
     case 'EADDRINUSE':
-      return `Port ${port} is taken: set PORT to another one, for example PORT=${port + 1} npm start`;
+      return `Port ${port} is taken: set ${setting} to another one, for example ${setting}=${port + 1} npm start`;
     case 'EACCES':
-      return `Port ${port} may not be used here: set PORT to one from 1024 on, for example PORT=${usualPort} npm start`;
+      return `Port ${port} may not be used here: set ${setting} to one from 1024 on, for example ${setting}=${usualPort} npm start`;
     case 'EADDRNOTAVAIL':
     case 'ENOTFOUND':
       return `HOST is "${host}", which is no address of this machine: leave HOST out, or set it to 0.0.0.0 for all of them`;

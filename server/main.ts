@@ -14,11 +14,15 @@ const folder = beside('../app/browser');
 const keys = beside('../../.authority');
 
 /** Listens; the port it has come to, or null where it cannot, which is said. */
-function listen(server: Server, door: Pick<Door, 'host' | 'port'>): Promise<number | null> {
+function listen(
+  server: Server,
+  door: Pick<Door, 'host' | 'port'>,
+  setting: 'PORT' | 'HTTPS_PORT' = 'PORT',
+): Promise<number | null> {
   return new Promise((done) => {
     server.once('listening', () => done((server.address() as AddressInfo).port));
     server.once('error', (error) => {
-      console.error(errorLine(error, door));
+      console.error(errorLine(error, door, setting));
       process.exitCode = 1;
       done(null);
     });
@@ -41,7 +45,7 @@ async function start(door: Door): Promise<void> {
   if (authority) {
     const certificate = await certificateFor(['localhost', '127.0.0.1', ...names, ...hosts.given], authority);
     const secure = serverOf(folder, { hosts, certificate, authority: authority.cert });
-    securePort = await listen(secure, { host: door.host, port: door.httpsPort });
+    securePort = await listen(secure, { host: door.host, port: door.httpsPort }, 'HTTPS_PORT');
     // Without it plain http goes on: what is wrong has been said.
     if (securePort !== null) servers.push(secure);
   }

@@ -48,10 +48,12 @@ export interface Room {
   membersTold: number;
 }
 
+/** Sends a message on one line. */
 export function tell(line: Line, message: ServerMessage): void {
   line.send(JSON.stringify(message));
 }
 
+/** Sends a message to the tablet, if it is connected. */
 export function tellHost(room: Room, message: ServerMessage): void {
   if (room.host) tell(room.host, message);
 }
@@ -75,6 +77,7 @@ export function tellMembers(room: Room, clock: RoomClock): void {
   clock.later(wait, () => sayMembers(room, clock));
 }
 
+/** Sends the tablet the list of its screens and remotes now. */
 export function sayMembers(room: Room, clock: RoomClock): void {
   room.membersWait = false;
   room.membersTold = clock.now();

@@ -2,7 +2,7 @@ import type { Press } from '../../core/index';
 
 /** A remote's presses a second: as many as the server passes on (house value). */
 const betweenMs = 250;
-/** More than this is nobody's wish any more. */
+/** Presses that wait; further ones are dropped. */
 const mostWaiting = 8;
 
 const isStop = (press: Press): boolean => press.kind === 'deed' && press.deed === 'stop';

@@ -9,12 +9,13 @@ let helper: Helper<Scripts> | null = null;
 export const scriptsWorker = (): Helper<Scripts> =>
   (helper ??= startHelper(new Worker(new URL('../workers/script.worker', import.meta.url), { type: 'module' })));
 
+/** Ends the worker; the next question starts a new one. */
 export function endScriptsWorker(): void {
   helper?.end();
   helper = null;
 }
 
-/** Has a script made that somebody is about to ask for: most of it is then known. What fails here is told to who asks. */
+/** Makes the script of a sheet before it is asked for, so that the answer is quick. Errors are reported when it is asked for. */
 export function makeScriptAhead(sheet: Sheet, wishes: SpokenWishes): void {
   scriptsWorker()
     .ask((scripts) => scripts.scriptOf(sheet, wishes, []))

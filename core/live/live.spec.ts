@@ -260,7 +260,11 @@ describe('any changes, one after the other', () => {
         .toEqual(liveTimeline(compile(plain), changes));
     }
     expect(kinds.length).toBe(8);
-    // Pacing that goes on puts another change in the place of the last.
+    // Pacing that goes on puts another change in the place of the last: what came before that is not laid out again.
+    const before: LiveChange[] = [{ kind: 'pace', at: 5000, factor: 1.1 }];
+    const leavesOf = (factor: number) => liveTimeline(one, [...before, { kind: 'pace', at: 40_000, factor }]).leaves;
+    const [first, second, third] = [leavesOf(1.2), leavesOf(1.25), leavesOf(1.3)];
+    expect([second[0] === first[0], third[0] === first[0], first.length > 2]).toEqual([true, true, true]);
     const other: LiveChange[] = [...kinds.slice(0, 3), { kind: 'pace', at: 21_000, factor: 0.9 }];
     expect(liveTimeline(one, other)).toEqual(liveTimeline(compile(plain), other));
   });

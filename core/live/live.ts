@@ -119,7 +119,7 @@ interface Folded {
 }
 /** The last folds of a timeline: a change costs itself, not all that came before it. */
 const lastFolds = new WeakMap<Timeline, readonly Folded[]>();
-/** This one, the one before it, and one to which a change was taken back. */
+/** This one, the one before it, and one more: canChange and liveTimeline ask for both in turn. */
 const mostFolds = 3;
 
 /** Changes are read-only, but a worker is given copies of them. */
@@ -135,7 +135,9 @@ function folded(base: Timeline, changes: readonly LiveChange[]): Fold {
     .reduce<Folded | null>((best, each) => (best && best.changes.length >= each.changes.length ? best : each), null);
   let fold = nearest?.fold ?? unchanged(base);
   for (const change of changes.slice(nearest?.changes.length ?? 0)) fold = withChange(base, fold, change);
-  lastFolds.set(base, [{ changes, fold }, ...known.filter((each) => each !== nearest)].slice(0, mostFolds));
+  // The one it went on from stays: a pace that goes on puts another change in the place of the last.
+  const others = known.filter((each) => each !== nearest || each.changes.length < changes.length);
+  lastFolds.set(base, [{ changes, fold }, ...others].slice(0, mostFolds));
   return fold;
 }
 

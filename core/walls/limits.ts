@@ -12,7 +12,7 @@ export const wallLimits = {
   /** Presses a second of one remote that reach the tablet, and how many at once before that. Stop always does. */
   pressesPerSecond: 4,
   pressBurst: 8,
-  /** Time between two lists of who is there: what comes meanwhile is told together. */
+  /** Milliseconds between two lists of the screens in a room; changes in between go into the next list. */
   membersEveryMs: 200,
   /** Combinations of the book that a remote is given to choose from. */
   instead: 60,

@@ -12,7 +12,7 @@ export type WallView = (typeof wallViews)[number];
 /** A code as it is shown; what was typed is brought into its form before (`codeOf`). */
 export const codeSchema = z.string().check(z.regex(new RegExp(`^[${codeSigns}]{${wallLimits.code}}$`)));
 const secret = z.string().check(z.regex(/^[A-Za-z0-9_-]{20,64}$/));
-/** The server's proof that a code and a remote's secret belong to whoever opened the room. */
+/** The server's proof that a code and a remote's secret belong to the tablet that opened the room. */
 const pass = secret;
 const guest = z.string().check(z.regex(/^[a-z0-9]{1,16}$/));
 const moment = z.number();

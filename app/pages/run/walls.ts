@@ -266,7 +266,7 @@ export class Walls {
   private take({ code, control, pass, addresses }: Extract<ServerMessage, { kind: 'opened' }>): void {
     this.remember({ code, control, pass });
     this.holdLock(code);
-    // A restarted server counts its guests from one again: who is there is told next.
+    // A restarted server numbers its screens from one again; their list follows.
     this.members.set([]);
     const isHere = ['localhost', '127.0.0.1', '[::1]'].includes(location.hostname);
     const base = isHere ? (addresses[0] ?? location.origin) : location.origin;
