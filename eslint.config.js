@@ -2,6 +2,7 @@ import js from '@eslint/js';
 import angular from 'angular-eslint';
 import prettier from 'eslint-config-prettier';
 import tseslint from 'typescript-eslint';
+import { plainWords } from './scripts/words/rule.mjs';
 
 /** Houses and who may enter them: see CONTRIBUTING.md. */
 const onlyIndex = {
@@ -222,5 +223,12 @@ export default tseslint.config(
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
   },
   { files: ['app/**/*.html'], ignores: [...ownDrawings, ...fileFields, ...beforeAll], rules: bareControls },
+  {
+    files: ['{app,core,server,cli}/**/*.{ts,html}'],
+    // Spoken words are recorded: they change with their recordings.
+    ignores: ['**/*.spec.ts', 'core/library/**', 'core/script/phrasebook.ts', 'core/bags/kinds.ts'],
+    plugins: { words: { rules: { plain: plainWords } } },
+    rules: { 'words/plain': 'error' },
+  },
   prettier,
 );

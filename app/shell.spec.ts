@@ -36,13 +36,13 @@ describe('the frame', () => {
     const { host } = await setUp('/sheets');
     expect([...host.querySelectorAll('.rail .name')].map((each) => each.textContent)).toEqual([
       'Sheets',
+      'Combinations',
       'Combos',
-      'Room',
-      'Bench',
-      'Log',
-      'Progress',
       'Programme',
+      'Gym',
+      'Log',
       'Settings',
+      'More',
     ]);
     expect(host.querySelector('[aria-current=page]')?.textContent).toContain('Sheets');
   });

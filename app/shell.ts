@@ -2,8 +2,9 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, inject, Injector } from '
 import { MatIcon } from '@angular/material/icon';
 import { MatButtonModule } from '@angular/material/button';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
-import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { filter, fromEvent, map, merge, switchMap, take, timer } from 'rxjs';
+import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
+import { filter, firstValueFrom, fromEvent, map, merge, switchMap, take, timer } from 'rxjs';
+import { destinations, type Destination } from './destinations';
 import { endFirstLines } from './first/hand-over';
 import { StorageNotice } from './parts/storage-notice';
 import { UpdateNotice } from './parts/update-notice';
@@ -18,7 +19,7 @@ const unseenAfter = 1500;
 /** The frame around every view: the rail with the views, and the demo's notice. A run has the whole screen to itself. */
 @Component({
   selector: 'kt-shell',
-  imports: [MatIcon, MatButtonModule, RouterOutlet, RouterLink, RouterLinkActive, StorageNotice, UpdateNotice],
+  imports: [MatIcon, MatButtonModule, RouterOutlet, RouterLink, StorageNotice, UpdateNotice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
@@ -32,16 +33,7 @@ export class Shell {
   // Made here so that the remembered look is on before the first view.
   protected readonly settings = inject(SettingsService);
 
-  protected readonly views = [
-    { path: '/sheets', name: 'Sheets', key: '1', icon: 'sheets' },
-    { path: '/combos', name: 'Combos', key: '2', icon: 'combos' },
-    { path: '/room', name: 'Room', key: '3', icon: 'room' },
-    { path: '/bench', name: 'Bench', key: '4', icon: 'bench' },
-    { path: '/log', name: 'Log', key: '5', icon: 'log' },
-    { path: '/progress', name: 'Progress', key: '6', icon: 'progress' },
-    { path: '/programme', name: 'Programme', key: '7', icon: 'programme' },
-    { path: '/settings', name: 'Settings', key: '8', icon: 'settings' },
-  ];
+  protected readonly destinations = destinations;
 
   private readonly url = toSignal(
     this.router.events.pipe(
@@ -55,13 +47,22 @@ export class Shell {
     return this.url().startsWith('/run/');
   }
 
+  /** Whether a session is up: a run or a solo has its own keys, and nothing else lies over it. */
+  private inSession(): boolean {
+    return /^\/(run\/|solo)/.test(this.url());
+  }
+
+  protected isHere({ pages }: Destination): boolean {
+    return pages.includes(this.url().split(/[/?#]/)[1] ?? '');
+  }
+
   protected showsDemoNotice(): boolean {
     return this.demo.left() > 0 && /^\/(sheets|combos|room|log|progress|programme)$/.test(this.url());
   }
 
   constructor() {
-    const toView = ({ path, name, key }: (typeof this.views)[number]): Shortcut => ({
-      keys: [`Alt+${key}`],
+    const toView = ({ path, name }: Destination, at: number): Shortcut => ({
+      keys: [`Alt+${at + 1}`],
       does: name,
       repeats: false,
       typing: true,
@@ -103,15 +104,23 @@ export class Shell {
         this.injector.get(FirstListService);
       });
     inject(KeysService).use('Everywhere', [
-      ...this.views.map(toView),
-      { keys: ['Shift+?'], does: 'Show the keys', repeats: false, press: () => void this.showKeys() },
+      ...destinations.map(toView),
+      {
+        keys: ['$mod+k'],
+        does: 'Search for anything',
+        repeats: false,
+        typing: true,
+        when: () => !this.inSession(),
+        press: () => void this.showPalette(),
+      },
+      { keys: ['Shift+?'], does: 'Show all shortcuts', repeats: false, press: () => void this.showKeys() },
     ]);
   }
 
   /** What lies over the page is a landmark of its own. */
   private nameOverlays(over: HTMLElement): void {
     over.setAttribute('role', 'region');
-    over.setAttribute('aria-label', 'Over the page');
+    over.setAttribute('aria-label', 'In a dialog');
   }
 
   protected async showKeys(): Promise<void> {
@@ -124,12 +133,35 @@ export class Shell {
       .open(KeysDialog, { injector: this.injector, width: '40rem', autoFocus: 'first-tabbable' });
   }
 
+  /** Every action, sheet, combination and setting, to be searched. */
+  protected async showPalette(): Promise<void> {
+    const before = this.document.activeElement;
+    const { openPalette } = await import('./parts/palette/palette');
+    openPalette(this.injector, before ?? this.document.body);
+  }
+
+  /** On a phone: what has no room in the bar. */
+  protected async showMore(): Promise<void> {
+    const [{ MatBottomSheet }, { MoreSheet }] = await Promise.all([
+      import('@angular/material/bottom-sheet'),
+      import('./parts/more-sheet'),
+    ]);
+    const chosen = await firstValueFrom(
+      this.injector
+        .get(MatBottomSheet)
+        .open<unknown, unknown, 'search' | 'shortcuts'>(MoreSheet, { injector: this.injector, ariaLabel: 'More' })
+        .afterDismissed(),
+    );
+    if (chosen === 'search') await this.showPalette();
+    if (chosen === 'shortcuts') await this.showKeys();
+  }
+
   protected skipToMain(): void {
     this.document.getElementById('main')?.focus();
   }
 
   protected async clearDemo(): Promise<void> {
     const putBack = await this.demo.clear();
-    this.notices.undoable('Demo cleared. What you changed yourself is still here.', putBack);
+    this.notices.undoable('Examples cleared. Anything you changed yourself is still here.', putBack);
   }
 }

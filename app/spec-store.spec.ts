@@ -35,7 +35,7 @@ export function sheetsHere(): Signal<Page<StoredSheet> | undefined> {
   return TestBed.runInInjectionContext(() => toSignal(inject(SheetsService).page$(0, 1000)));
 }
 
-/** The entries of the log that is stored. */
+/** The log entries that is stored. */
 export function logHere(): Signal<readonly LogEntry[] | undefined> {
   return TestBed.runInInjectionContext(() => toSignal(inject(LogService).all$));
 }

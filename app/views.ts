@@ -1,5 +1,6 @@
 import type { Routes } from '@angular/router';
 import { provideIcons } from './parts/icons';
+import type { PageTab } from './pages/tabbed/tabbed-page';
 import { Shell } from './shell';
 
 /** With its code, the worker that makes its script starts: both are there when somebody presses Run. */
@@ -8,6 +9,22 @@ const loadRun = async () => {
   worker.scriptsWorker();
   return page.RunPage;
 };
+
+/** A destination whose pages have a tab each. */
+const tabbed = (destination: string, tabs: readonly PageTab[]) => ({
+  data: { destination, tabs },
+  loadComponent: () => import('./pages/tabbed/tabbed-page').then((page) => page.TabbedPage),
+});
+
+/** Addresses by the names of the destinations: the older ones stay. */
+const aliases: Routes = Object.entries({
+  combinations: 'combos',
+  gym: 'room',
+  'gym/room': 'room',
+  'gym/bags': 'bench',
+  'log/entries': 'log',
+  'log/progress': 'progress',
+}).map(([path, redirectTo]) => ({ path, pathMatch: 'full', redirectTo }));
 
 /** The views in their frame. Each is loaded when it is first opened. */
 const views: Routes = [
@@ -24,18 +41,27 @@ const views: Routes = [
   },
   {
     path: 'combos',
-    title: 'Combos · Keen Tempo',
+    title: 'Combinations · Keen Tempo',
     loadComponent: () => import('./pages/combos/combos-page').then((page) => page.CombosPage),
   },
   {
-    path: 'room',
-    title: 'Room · Keen Tempo',
-    loadComponent: () => import('./pages/room/room-page').then((page) => page.RoomPage),
-  },
-  {
-    path: 'bench',
-    title: 'Bench · Keen Tempo',
-    loadComponent: () => import('./pages/bench/bench-page').then((page) => page.BenchPage),
+    path: '',
+    ...tabbed('Gym', [
+      { path: '/room', name: 'Room' },
+      { path: '/bench', name: 'Bag set-up' },
+    ]),
+    children: [
+      {
+        path: 'room',
+        title: 'Room · Keen Tempo',
+        loadComponent: () => import('./pages/room/room-page').then((page) => page.RoomPage),
+      },
+      {
+        path: 'bench',
+        title: 'Bag set-up · Keen Tempo',
+        loadComponent: () => import('./pages/bench/bench-page').then((page) => page.BenchPage),
+      },
+    ],
   },
   {
     path: 'calls/:id',
@@ -44,7 +70,7 @@ const views: Routes = [
   },
   {
     path: 'board/:id',
-    title: 'Board · Keen Tempo',
+    title: 'Rotation · Keen Tempo',
     loadComponent: () => import('./pages/board/board-page').then((page) => page.BoardPage),
   },
   {
@@ -54,19 +80,28 @@ const views: Routes = [
   },
   {
     path: 'solo',
-    title: 'Alone · Keen Tempo',
+    title: 'Solo · Keen Tempo',
     data: { id: 'solo' },
     loadComponent: loadRun,
   },
   {
-    path: 'log',
-    title: 'Log · Keen Tempo',
-    loadComponent: () => import('./pages/log/log-page').then((page) => page.LogPage),
-  },
-  {
-    path: 'progress',
-    title: 'Progress · Keen Tempo',
-    loadComponent: () => import('./pages/progress/progress-page').then((page) => page.ProgressPage),
+    path: '',
+    ...tabbed('Log', [
+      { path: '/log', name: 'Entries' },
+      { path: '/progress', name: 'Progress' },
+    ]),
+    children: [
+      {
+        path: 'log',
+        title: 'Log · Keen Tempo',
+        loadComponent: () => import('./pages/log/log-page').then((page) => page.LogPage),
+      },
+      {
+        path: 'progress',
+        title: 'Progress · Keen Tempo',
+        loadComponent: () => import('./pages/progress/progress-page').then((page) => page.ProgressPage),
+      },
+    ],
   },
   {
     path: 'programme',
@@ -78,6 +113,12 @@ const views: Routes = [
     title: 'Settings · Keen Tempo',
     loadComponent: () => import('./pages/settings/settings-page').then((page) => page.SettingsPage),
   },
+  ...['help', 'help/:page'].map((path) => ({
+    path,
+    title: 'Help · Keen Tempo',
+    loadComponent: () => import('./pages/help/help-page').then((page) => page.HelpPage),
+  })),
+  ...aliases,
   {
     path: '**',
     title: 'Not found · Keen Tempo',
@@ -89,7 +130,7 @@ const views: Routes = [
 const screens: Routes = [
   ...['wall', 'wall/:code'].map((path) => ({
     path,
-    title: 'Wall · Keen Tempo',
+    title: 'Class screen · Keen Tempo',
     loadComponent: () => import('./pages/wall/wall-page').then((page) => page.WallPage),
   })),
   {

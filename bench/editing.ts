@@ -81,7 +81,7 @@ export async function benchEditing(address: string): Promise<void> {
     .setInputFiles({ name: 'hour.tempo.txt', mimeType: 'text/plain', buffer: Buffer.from(hourOf300()) });
   await page.getByRole('link', { name: 'hour', exact: true }).click();
   // The sheet is open when what is to be said of it is said.
-  await page.getByRole('complementary', { name: 'Findings' }).waitFor();
+  await page.getByRole('complementary', { name: 'Checks' }).waitFor();
   const row = page.locator('kt-piece-view .piece').nth(150);
   await row.focus();
   await page.evaluate(watchRow);

@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test';
 import { report } from './measure';
 
-/** How fast films are made at 720p, as a multiple of how long they last: with the figure, and with the staff alone. */
+/** How fast films are made at 720p, as a multiple of how long they last: with the figure, and with the diagram only. */
 export async function benchFilm(base: string): Promise<void> {
   const browser = await chromium.launch({
     executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium',
@@ -17,21 +17,21 @@ export async function benchFilm(base: string): Promise<void> {
     .setInputFiles({ name: 'bench.txt', mimeType: 'text/plain', buffer: Buffer.from(text) });
   await page.getByRole('link', { name: 'Short film', exact: true }).click();
   await page.getByRole('button', { name: 'Take home' }).click();
-  await page.getByRole('menuitem', { name: 'Film' }).click();
-  for (const shows of ['figure and staff', 'staff alone']) {
-    await page.getByRole('combobox', { name: 'Shows' }).click();
+  await page.getByRole('menuitem', { name: 'Video' }).click();
+  for (const shows of ['figure and diagram', 'diagram only']) {
+    await page.getByRole('combobox', { name: 'Show' }).click();
     await page.getByRole('option', { name: shows }).click();
-    await page.getByRole('button', { name: 'Make the film' }).and(page.locator(':enabled')).waitFor();
+    await page.getByRole('button', { name: 'Make video' }).and(page.locator(':enabled')).waitFor();
     const from = performance.now();
     const saved = page.waitForEvent('download', { timeout: 300_000 });
-    await page.getByRole('button', { name: 'Make the film' }).click();
+    await page.getByRole('button', { name: 'Make video' }).click();
     await saved;
     // A minute, and the title card.
     const times = 64_000 / (performance.now() - from);
     report(
       `film: 720p, ${shows}`,
       `${times.toFixed(1)} × real time`,
-      shows === 'staff alone' ? 'at least 2 ×' : 'at least 1 ×',
+      shows === 'diagram only' ? 'at least 2 ×' : 'at least 1 ×',
     );
   }
   await browser.close();

@@ -13,7 +13,7 @@ export function medianMs(work: () => unknown): number {
 }
 
 /**
- * How many times as long one piece of work takes as another, in the median: run in turn, so that a machine that slows down in
+ * Repeats of as long one piece of work takes as another, in the median: run in turn, so that a machine that slows down in
  * between slows both.
  * @example timesAsLong(anew, () => structuredClone(timeline)) // 4.2
  */

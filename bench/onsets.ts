@@ -61,7 +61,7 @@ export async function benchOnsets(base: string): Promise<void> {
   await page.addInitScript(capture);
   // Without words, which would drown the clicks.
   await page.goto(`${base}/settings`);
-  await page.getByRole('combobox', { name: 'Who calls' }).click();
+  await page.getByRole('combobox', { name: 'Voice' }).click();
   await page.getByRole('option', { name: /^Nobody/ }).click();
   await page.goto(`${base}/sheets`);
   await page

@@ -66,11 +66,11 @@ export function bench(what: string | undefined, options: BenchOptions): unknown 
         .map((kind) => kind.trim())
         .filter(Boolean);
       if (kinds.length === 0)
-        throw new BadInput('--kinds missing: write them with commas, for example "heavy,double-end,shadow"');
+        throw new BadInput('--kinds missing: separate them with commas, for example "heavy,double-end,shadow"');
       const { turns, sharing } = rotate(wholeFlag('groups', flag(options, 'groups'), 1, 500), kinds);
       return { turns, sharing };
     }
     default:
-      throw new BadInput(`${what ?? 'bench'}: write bench pendulum, double-end, speed-bag, heights or rotation`);
+      throw new BadInput(`${what ?? 'bench'}: use bench pendulum, double-end, speed-bag, heights or rotation`);
   }
 }

@@ -36,14 +36,14 @@ function stagesFor(goals: readonly string[], options: BuildOptions, scheme: Sche
   const wanted = goalsOf(kind);
   if (goals.length > wanted)
     throw new BadInput(
-      `"${goals[wanted]}": ${wanted === 0 ? 'the alternator has no goal; leave it out' : 'one goal is enough; put it in quotes'}`,
+      `"${goals[wanted]}": ${wanted === 0 ? 'the alternator takes no goal; remove it' : 'too many goals; put the goal in quotes'}`,
     );
   if (wanted === 2 && goals.length < 2)
     throw new BadInput('a join needs two goals, each in quotes; write for example "1 2" "3b 2"');
   const from = options.from === undefined ? undefined : wholeFlag('from', options.from, 1, 99);
   const to = options.to === undefined ? undefined : wholeFlag('to', options.to, 1, 99);
   if (kind === 'alternator' && (from ?? 2) > (to ?? 5))
-    throw new BadInput(`--from ${from ?? 2}: it is more than --to ${to ?? 5}; write the smaller number first`);
+    throw new BadInput(`--from ${from ?? 2}: it is larger than --to ${to ?? 5}; put the smaller number first`);
   const read = wanted === 0 ? [] : Array.from({ length: wanted }, (_, at) => combinationFrom(goals[at], scheme));
   const stages = buildUp(kind, read, {
     defence: choice('defence', options.defence, ['rides', 'own']),
@@ -54,8 +54,7 @@ function stagesFor(goals: readonly string[], options: BuildOptions, scheme: Sche
     again: options.again,
     alone: options.alone,
   });
-  if (stages.length === 0)
-    throw new BadInput('a build by amount needs one slot that grows; write for example "any 2-5"');
+  if (stages.length === 0) throw new BadInput('this build needs a range that can grow, for example "any 2-5"');
   return stages;
 }
 

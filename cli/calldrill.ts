@@ -24,11 +24,9 @@ export function calldrill(options: CallDrillOptions): unknown {
   const gapLeast = numberFlag('gap-least', options['gap-least'], 0, 60, usualDrill.gapLeastMs / 1000);
   const gapMost = numberFlag('gap-most', options['gap-most'], 0, 60, Math.max(usualDrill.gapMostMs / 1000, gapLeast));
   if (least > most)
-    throw new BadInput(`--least ${least}: it is more than --most ${most}; write the smaller number first`);
+    throw new BadInput(`--least ${least}: it is larger than --most ${most}; put the smaller number first`);
   if (gapLeast > gapMost)
-    throw new BadInput(
-      `--gap-least ${gapLeast}: it is more than --gap-most ${gapMost}; write the smaller number first`,
-    );
+    throw new BadInput(`--gap-least ${gapLeast}: it is more than --gap-most ${gapMost}; put the smaller number first`);
   const script = callDrill({
     kind,
     ms: toMilliseconds(seconds),

@@ -38,12 +38,12 @@ import { BadInput, readText } from './io';
 export function schemeNamed(name: string | undefined): Scheme {
   if (name === undefined || name === 'six') return six;
   if (name === 'eight') return eight;
-  throw new BadInput(`--scheme ${name}: there is no such scheme; write six or eight`);
+  throw new BadInput(`--scheme ${name}: unknown numbering; use six or eight`);
 }
 
 /** The combination that an argument spells, `-` standing for standard input. */
 export function combinationFrom(argument: string | undefined, scheme: Scheme): Combination {
-  if (argument === undefined) throw new BadInput('a combination is missing; write it in quotes, for example "1 2 3b"');
+  if (argument === undefined) throw new BadInput('no combination given; put it in quotes, for example "1 2 3b"');
   const read = readCombination(argument === '-' ? readText('-') : argument, { scheme });
   if (!read.ok) throw new BadInput(sayFault(read.fault));
   return read.value;
@@ -156,7 +156,7 @@ export function combo(argument: string | undefined, options: ComboOptions): unkn
     throw new BadInput(`--stance ${stance}: write orthodox, southpaw or square`);
   const pace = Number(options.pace ?? 1);
   if (!(pace > 0 && pace <= 10))
-    throw new BadInput(`--pace ${options.pace}: write a factor above 0, up to 10; 1 is steady`);
+    throw new BadInput(`--pace ${options.pace}: use a factor above 0, up to 10; 1 is steady pace`);
   const source = argument === '-' ? readText('-') : argument;
   const combination = combinationFrom(source, scheme);
   const conditions = { level: levelNamed(options.level), schools: schoolsNamed(options.schools) };
@@ -168,7 +168,7 @@ export function combo(argument: string | undefined, options: ComboOptions): unkn
     seconds: toSeconds(turn.ms / pace),
   });
   const [first] = studied.turns;
-  if (!first) throw new BadInput('character 1: there is no combination here; write at least one move');
+  if (!first) throw new BadInput('character 1: this is empty; write at least one move');
   return {
     text: writeCombination(combination, scheme),
     moves: moveRows(first, scheme),

@@ -26,7 +26,7 @@ describe('composing at the command', () => {
   it('says which wishes cannot hold together, and refuses what is no wish or has no end', () => {
     const none = compose('4 moves, contains bk, without kicks');
     expect([none.count, none.combinations, none.conflict]).toEqual(['0', [], ['contains bk', 'without kicks']]);
-    refused(['compose'], /wishes are missing/);
+    refused(['compose'], /no criteria given/);
     refused(['compose', '5 bananas'], /5 bananas/);
     refused(['compose', '5 punches, contains ro'], /say how many moves/);
     refused(['compose', '3 moves', '--take', 'x'], /--take/);

@@ -16,8 +16,7 @@ import { BadInput } from './io';
 import { wholeFlag } from './numbers';
 
 function wishesFrom(text: string | undefined): readonly Wish[] {
-  if (text === undefined)
-    throw new BadInput('the wishes are missing; write them in quotes, for example "4-6 moves, flows"');
+  if (text === undefined) throw new BadInput('no criteria given; put them in quotes, for example "4-6 moves, flows"');
   const read = readWishes(text);
   if (!read.ok) throw new BadInput(sayFault(read.fault));
   return read.value;

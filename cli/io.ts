@@ -9,7 +9,7 @@ export function readText(path: string): string {
   try {
     return readFileSync(path === '-' ? 0 : path, 'utf8');
   } catch {
-    throw new BadInput(`${path}: cannot be opened; give the path of a file, or - for standard input`);
+    throw new BadInput(`${path}: cannot be opened; pass the path of a file, or - for standard input`);
   }
 }
 
@@ -37,7 +37,7 @@ export function readSheet(path: string): SheetFile {
   const isJson = path === '-' ? text.trimStart().startsWith('{') : path.endsWith('.json');
   if (isJson) return { sheet: fromJson(path, text), faults: [], lines: new Map() };
   if (path !== '-' && !path.endsWith(textEnding))
-    throw new BadInput(`${path}: sheets are read from .json and ${textEnding} files; name the file so`);
+    throw new BadInput(`${path}: a sheet file must end in .json or ${textEnding}`);
   return readTempoText(text);
 }
 

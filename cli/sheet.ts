@@ -121,8 +121,8 @@ const formats = [
     what: 'a sheet as text, docs/formats/tempo-text.md',
     write: writeTempoText,
   },
-  { name: 'vtt', ending: '.vtt', what: 'the calls as WebVTT subtitles, written only', write: writeVtt },
-  { name: 'srt', ending: '.srt', what: 'the calls as SubRip subtitles, written only', write: writeSrt },
+  { name: 'vtt', ending: '.vtt', what: 'the calls as WebVTT subtitles, export only', write: writeVtt },
+  { name: 'srt', ending: '.srt', what: 'the calls as SubRip subtitles, export only', write: writeSrt },
 ] as const;
 
 /** Formats that `tempo export` and `tempo import` know. */
@@ -145,7 +145,7 @@ export function exportSheet(path: string, to: string | undefined, out: string | 
   try {
     writeFileSync(out, format.write(sheet));
   } catch {
-    throw new BadInput(`${out}: cannot be written; give a path in a folder that exists`);
+    throw new BadInput(`${out}: cannot be written; use a path in an existing folder`);
   }
   return { written: out };
 }
@@ -154,6 +154,6 @@ export function exportSheet(path: string, to: string | undefined, out: string | 
 export function importSheet(path: string, from: string | undefined): unknown {
   const { name } = formatNamed(from);
   if (name === 'vtt' || name === 'srt')
-    throw new BadInput(`${name}: subtitles are written only; import json or tempo-text`);
+    throw new BadInput(`${name}: subtitles can only be exported; import json or tempo-text`);
   return readSheetAs(path, name === 'json' ? 'json' : 'text');
 }

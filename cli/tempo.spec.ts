@@ -139,11 +139,11 @@ describe('the tempo command', () => {
     expect(stages(['any 2-3', '--kind', 'amount'])).toEqual(['any 2', 'any 3']);
     expect(stages(['7 2', '--kind', 'singles', '--scheme', 'eight'])).toEqual(['7', '2', '7 2']);
     expect(stages(['1', '--kind', 'levels'])).toEqual(['1b 1b 1 1']);
-    refused(['build', '1 2', '--kind', 'amount'], /needs one slot/);
+    refused(['build', '1 2', '--kind', 'amount'], /needs a range/);
     refused(['build', '1 2', '--kind', 'join'], /needs two goals/);
     refused(['build', '--kind', 'alternator', '--from', '5', '--to', '2'], /smaller number first/);
     refused(['build', '1 2', '--kind', 'kick-close', '--kick', 'left'], /opposite or same/);
-    refused(['build', '1 2', '3'], /one goal is enough/);
+    refused(['build', '1 2', '3'], /too many goals/);
   });
 
   it('timeline, tally and check read a sheet', () => {
@@ -173,7 +173,7 @@ describe('the tempo command', () => {
 
   it('refuses bad input with one line and code 2', () => {
     refused(['combo', '112'], /^character 1: "112" is not a move; did you mean "1 1 2"\?$/m);
-    refused(['combo'], /a combination is missing/);
+    refused(['combo'], /no combination given/);
     refused(['combo', '1', '--pace', '0'], /--pace 0/);
     refused(['combo', '1', '--stance', 'lotus'], /orthodox, southpaw or square/);
     refused(['combo', '1', '--scheme', 'nine'], /six or eight/);
@@ -182,8 +182,8 @@ describe('the tempo command', () => {
     refused(['timeline', join(folder, 'none.json')], /cannot be opened/);
     refused(['check', '-'], /not JSON/, '{');
     refused(['export', file, '--to', 'pdf'], /write json/);
-    refused(['dance'], /no such verb/);
-    refused([], /write tempo combo/);
+    refused(['dance'], /unknown command/);
+    refused([], /usage: tempo combo/);
     const broken = writeSheetJson(demoSheets[0] as (typeof demoSheets)[0]).replaceAll('1 2 3b 2 5 4', '1 2 zz');
     writeFileSync(join(folder, 'broken.json'), broken);
     refused(['timeline', join(folder, 'broken.json')], /blocks\[1\]\.pieces\[0\]: character 5/);

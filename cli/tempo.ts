@@ -10,7 +10,7 @@ import { BadInput } from './io';
 import { adapt, check, exportSheet, formatHelp, importSheet, tallySheet, timeline } from './sheet';
 
 const usage =
-  'write tempo combo|compose|follow|build|calldrill|check|timeline|tally|calls|figure|adapt|bench|export|import …; docs/cli.md describes them';
+  'usage: tempo combo|compose|follow|build|calldrill|check|timeline|tally|calls|figure|adapt|bench|export|import …; docs/cli.md describes them';
 
 const options = {
   scheme: { type: 'string' },
@@ -55,7 +55,7 @@ const options = {
 
 function oneFile(files: readonly string[]): string {
   const [file] = files;
-  if (file === undefined) throw new BadInput('a file is missing; give its path, or - for standard input');
+  if (file === undefined) throw new BadInput('no file given; pass a path, or - for standard input');
   return file;
 }
 
@@ -92,7 +92,7 @@ function answer(args: string[]): unknown {
     case 'import':
       return values.help ? formatHelp() : importSheet(oneFile(rest), values.from);
     default:
-      throw new BadInput(verb === undefined ? usage : `${verb}: there is no such verb; ${usage}`);
+      throw new BadInput(verb === undefined ? usage : `${verb}: unknown command; ${usage}`);
   }
 }
 

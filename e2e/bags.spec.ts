@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 test('the room by keys: a bag is put in, moved, and says what the numbers say', async ({ page }) => {
   await page.goto('/room');
   await expect(page.getByText('its bottom edge is at 0.75 m', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'Put in' }).click();
+  await page.getByRole('button', { name: 'Add' }).click();
   await page.getByRole('menuitem', { name: 'reflex', exact: true }).click();
   const bag = page.getByRole('button', { name: /^reflex, 4\.50 m from the left/ });
   await bag.focus();
@@ -30,35 +30,37 @@ test('the room by mouse: a dragged bag stays where it was dropped', async ({ pag
 
 test('the bench works a typed combination out in its worker: waiting hits, hurrying misses', async ({ page }) => {
   await page.goto('/bench');
-  await page.getByRole('tab', { name: 'Ball between cords' }).click();
-  const blows = page.getByRole('list', { name: 'What hits and what misses' });
+  await page.getByRole('tab', { name: 'Double-end bag' }).click();
+  const blows = page.getByRole('list', { name: 'Hits and misses' });
   await expect(blows.getByRole('listitem')).toHaveCount(4);
   await expect(blows).not.toContainText('misses');
-  await page.getByLabel('A combination to throw at it').fill('1 2 3 2 1 2');
-  await page.getByLabel('Each strike waits for the ball').uncheck();
+  await page.getByLabel('Try a combination on it').fill('1 2 3 2 1 2');
+  await page.getByLabel('Wait for the ball before each strike').uncheck();
   await expect(blows.getByRole('listitem')).toHaveCount(6);
   await expect(blows).toContainText('misses');
 });
 
 test('one session, four kinds of bag: versions, rotation and today follow from the sheet', async ({ page }) => {
   await page.goto('/sheets/demo-four-corners');
-  const lanes = page.getByRole('button', { name: /^Lanes/ }).first();
+  const lanes = page.getByRole('button', { name: /^Stations/ }).first();
   await expect(page.getByText('double-end 1 2 3 2').first()).toBeVisible();
   await lanes.click();
-  await page.getByRole('tab', { name: 'Lanes' }).click();
+  await page.getByRole('tab', { name: 'Stations' }).click();
   await expect(page.getByRole('columnheader', { name: 'Group 4 (3)' })).toBeVisible();
-  await page.getByLabel('People who came').fill('9');
-  await page.getByLabel('Minutes less').fill('5');
-  await page.getByLabel('standing, places left').fill('0');
-  await page.getByRole('button', { name: 'Show what changes' }).click();
+  await page.getByRole('button', { name: 'Today', exact: true }).click();
+  await page.getByLabel('People here today').fill('9');
+  await page.getByLabel('Finish earlier by (min)').fill('5');
+  await page.getByLabel('standing, places available').fill('0');
+  await page.getByRole('button', { name: 'Show changes' }).click();
   await expect(page.getByText('standing is out of use: its station is removed')).toBeVisible();
-  await page.getByRole('button', { name: 'Run it so today' }).click();
+  await page.getByRole('button', { name: 'Use for today' }).click();
+  await page.getByRole('tab', { name: 'Stations' }).click();
   await expect(page.getByRole('columnheader', { name: 'Group 3 (3)' })).toBeVisible();
   await expect(page.getByRole('columnheader', { name: 'Group 4' })).toHaveCount(0);
-  await page.getByRole('link', { name: 'The board, large' }).click();
-  await expect(page.getByRole('heading', { name: /who is on what/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Open the rotation board' }).click();
+  await expect(page.getByRole('heading', { name: /rotation/ })).toBeVisible();
   await page.goBack();
-  await page.getByRole('tab', { name: 'Lanes' }).click();
+  await page.getByRole('tab', { name: 'Stations' }).click();
   // Undo is there once the kept steps have been read.
   await expect(page.getByRole('columnheader', { name: 'Group 3 (3)' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();

@@ -7,12 +7,12 @@ test('a 30-second rest with too much to say shows the finding, and the mend fixe
   await page.goto('/sheets');
   await page.getByRole('button', { name: 'New sheet' }).click();
   await page.getByRole('tab', { name: 'Text' }).click();
-  const text = page.getByLabel('The whole sheet as text');
+  const text = page.getByLabel('Sheet as text');
   await text.fill(
     'warm-up 5:00\nround 2:00: 1 2\nrest 0:30\nround 2:00 "Everything we have done today, from the top": 1 2 3b 2 5 4 ro 2 3 2 1 2 sl 2 3b 2 5 2 1 1 2 3 4 ro 3 2 1 2 3 4 5 6 1 2 3 2',
   );
   await page.keyboard.press('Control+Enter');
-  await page.getByRole('tab', { name: /^Findings/ }).click();
+  await page.getByRole('tab', { name: /^Checks/ }).click();
   await expect(page.getByText(/this rest is 0:30, but .* need/)).toBeVisible();
   await page.getByRole('button', { name: /^Make the rest/ }).click();
   await expect(page.getByText(/this rest is/)).toHaveCount(0);
@@ -32,7 +32,7 @@ test('the script: a call is reworded, muted and said again, and the change survi
   await page.keyboard.press('m');
   await expect(call).toHaveCount(0);
   await expect(page.getByText('muted by you')).toBeVisible();
-  await page.getByRole('button', { name: 'Say it again' }).click();
+  await page.getByRole('button', { name: 'Unmute' }).click();
   await expect(page.getByRole('button', { name: /^6:15.0 Add on: one, two\./ })).toBeVisible();
 });
 
@@ -71,7 +71,7 @@ test('what cannot be said at all is found beside the script, and mended there', 
   await page.getByRole('button', { name: 'New sheet' }).click();
   await page.getByRole('tab', { name: 'Text' }).click();
   await page
-    .getByLabel('The whole sheet as text')
+    .getByLabel('Sheet as text')
     .fill('warm-up 5:00\nround 1:00\n  0:56: 1 2b\n  0:04: 1 2 3b 2 5 4 2 3 1 2 3b 2');
   await page.keyboard.press('Control+Enter');
   await page.getByRole('link', { name: 'Calls' }).click();
@@ -91,13 +91,13 @@ test('a stretch is listened to after a press, with a line that moves, and silenc
   await expect(line).toHaveCount(1);
   const first = await line.getAttribute('d');
   await expect.poll(() => line.getAttribute('d')).not.toBe(first);
-  await page.getByRole('button', { name: 'Silence' }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(line).toHaveCount(0);
 });
 
 test('a stance plan is chosen where the calls are, and its changes are called', async ({ page }) => {
   await page.goto('/calls/demo-one-a-round');
-  await choose(page, 'The class changes over', 'each round');
+  await choose(page, 'The class switches stance', 'every round');
   await expect(page.getByRole('button', { name: /Switch stance/ }).first()).toBeVisible();
   await expect(page.getByText(/4 changes/)).toBeVisible();
 });
@@ -106,7 +106,7 @@ test('the session comes out as sound and subtitles, made in a worker that can be
   await page.goto('/calls/demo-ten-minutes');
   await expect(page.locator('[data-call]').first()).toBeVisible();
   const take = async (name: RegExp) => {
-    await page.getByRole('button', { name: 'Take out' }).click();
+    await page.getByRole('button', { name: 'Export' }).click();
     const download = page.waitForEvent('download');
     await page.getByRole('menuitem', { name }).click();
     return (await download).path();
@@ -136,13 +136,13 @@ test('the session comes out as sound and subtitles, made in a worker that can be
 test('making a sound file is cancelled, and can be begun anew', async ({ page }) => {
   await page.goto('/calls/demo-first-watch');
   await expect(page.locator('[data-call]').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Export' }).click();
   await page.getByRole('menuitem', { name: /MP3/ }).click();
   const progress = page.getByRole('progressbar', { name: 'Sound file' });
   await expect(progress).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(progress).toHaveCount(0);
-  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Export' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('menuitem', { name: /WAV/ }).click();
   expect((await download).suggestedFilename()).toMatch(/\.wav$/);

@@ -18,7 +18,7 @@ test('write a combination, place moves on the staff by keys and by drag, find it
   await expect(card.getByLabel('Combination', { exact: true })).toHaveValue('1 3b 2');
 
   // Drag the offered roll between the first two.
-  const offer = await card.getByRole('button', { name: 'Put in rear roll' }).boundingBox();
+  const offer = await card.getByRole('button', { name: 'Insert rear roll' }).boundingBox();
   const board = await card.locator('.board').boundingBox();
   const second = await card.locator('.box').nth(1).boundingBox();
   if (!offer || !board || !second) throw new Error('nothing to drag');
@@ -43,7 +43,7 @@ test('a selection goes to a file; another coach takes it in after a look', async
   await page.goto('/combos');
   await page.getByLabel('Choose Turnout').check();
   await page.getByLabel('Choose Long hose').check();
-  await page.getByRole('button', { name: 'Compare the two' }).click();
+  await page.getByRole('button', { name: 'Compare' }).click();
   await expect(page.getByRole('region', { name: 'Comparison' })).toContainText('switch kick');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -53,14 +53,14 @@ test('a selection goes to a file; another coach takes it in after a look', async
 
   const other = await (await browser.newContext()).newPage();
   await other.goto(new URL('/combos', page.url()).href);
-  await other.getByRole('button', { name: 'Clear the demo' }).click();
-  await expect(other.getByText('The book is empty.')).toBeVisible();
+  await other.getByRole('button', { name: 'Clear the examples' }).click();
+  await expect(other.getByText('No combinations yet.')).toBeVisible();
   await other
     .locator('input[type=file]')
     .setInputFiles({ name: 'book.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await expect(other.getByRole('heading', { name: '2 combinations in this file' })).toBeVisible();
-  await choose(other, 'What to do with Turnout', 'leave it');
-  await other.getByRole('button', { name: 'Take in 1' }).click();
+  await choose(other, 'What to do with Turnout', 'skip');
+  await other.getByRole('button', { name: 'Import 1' }).click();
   await expect(other.locator('.list tr[mat-row]')).toHaveCount(1);
   await other.locator('input[type=file]').setInputFiles({
     name: 'bad.json',
@@ -81,7 +81,7 @@ test('own numbers re-spell a sheet, and a bad scheme is refused with the reason'
   await page.getByLabel('Move', { exact: true }).fill('lk');
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.goto('/sheets/demo-hands-then-legs');
-  await page.getByRole('button', { name: 'Class and numbers' }).click();
+  await page.getByRole('button', { name: 'Class and settings' }).click();
   await choose(page, 'Numbers', 'mine');
   await expect(page.getByRole('group', { name: '5 2 swk 1 9' }).first()).toBeVisible();
   const entry = page.getByLabel('Type a combination');
@@ -93,15 +93,15 @@ test('tapping along fits the class’s pace and changes what is planned', async 
   await page.goto('/sheets/demo-ten-minutes');
   const punches = page.locator('kt-sheet-totals div').nth(2);
   await expect(punches).toContainText('415');
-  await page.getByRole('button', { name: 'Class and numbers' }).click();
+  await page.getByRole('button', { name: 'Class and settings' }).click();
   await page.locator('kt-piece-view .piece').nth(3).focus();
-  await page.getByRole('button', { name: 'Tap along' }).click();
+  await page.getByRole('button', { name: 'Tap the pace' }).click();
   const pad = page.locator('.pad');
   for (let tap = 0; tap < 12; tap += 1) {
     await pad.press('t');
     await page.waitForTimeout(tap % 5 === 4 ? 900 : 380);
   }
-  await expect(page.locator('kt-tap-along')).toContainText(/sure within \d+ %/);
+  await expect(page.locator('kt-tap-along')).toContainText(/give or take \d+%/);
   await page.getByRole('button', { name: 'Use this pace' }).click();
   await expect(punches).not.toContainText('415');
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -114,28 +114,28 @@ test('wishes are composed: counted as they change, drawn, put into the book, und
   await page.goto('/combos');
   await page.getByRole('button', { name: 'Compose' }).click();
   const card = page.getByRole('region', { name: 'Compose' });
-  await expect(card.getByRole('status')).toContainText('combinations meet them');
-  await expect(card.getByRole('status')).toContainText('edits apart');
-  await card.getByLabel('Wishes, parted by commas').fill('3 moves, only 1 2, flows');
-  await card.getByLabel('Wishes, parted by commas').press('Enter');
-  await expect(card.getByRole('status')).toContainText('5 combinations meet them');
-  const found = card.getByRole('list', { name: 'Composed' }).getByRole('listitem');
+  await expect(card.getByRole('status')).toContainText('combinations match');
+  await expect(card.getByRole('status')).toContainText('at least');
+  await card.getByLabel('Criteria, separated by commas').fill('3 moves, only 1 2, flows');
+  await card.getByLabel('Criteria, separated by commas').press('Enter');
+  await expect(card.getByRole('status')).toContainText('5 combinations match');
+  const found = card.getByRole('list', { name: 'Results' }).getByRole('listitem');
   await expect(found).toHaveCount(5);
   await card.getByRole('option', { name: 'ends on 3' }).click();
-  await expect(card.getByRole('status')).toContainText('These cannot hold together: only 1 2 · ends on 3');
+  await expect(card.getByRole('status')).toContainText('These contradict each other: only 1 2 · ends on 3');
   await card.getByRole('option', { name: 'ends on 3' }).click();
-  await card.getByLabel('Wishes, parted by commas').fill('flows');
-  await card.getByLabel('Wishes, parted by commas').press('Enter');
+  await card.getByLabel('Criteria, separated by commas').fill('flows');
+  await card.getByLabel('Criteria, separated by commas').press('Enter');
   await expect(card.getByText('say how many moves').first()).toBeVisible();
-  await card.getByLabel('Wishes, parted by commas').fill('5 moves, begins 1 2, one roll, flows, loops');
-  await card.getByLabel('Wishes, parted by commas').press('Enter');
+  await card.getByLabel('Criteria, separated by commas').fill('5 moves, begins 1 2, one roll, flows, loops');
+  await card.getByLabel('Criteria, separated by commas').press('Enter');
   await expect(found).toHaveCount(6);
   const first = await found.first().textContent();
-  await card.getByRole('button', { name: 'Others' }).click();
+  await card.getByRole('button', { name: 'Show others' }).click();
   await expect(found.first()).not.toHaveText(first ?? '');
   await found
     .first()
-    .getByRole('button', { name: /into the book$/ })
+    .getByRole('button', { name: /save to combinations$/ })
     .click();
   await expect(page.getByText(/is in the book/)).toBeVisible();
   await expect(page.getByText('13 of 13')).toBeVisible();

@@ -9,10 +9,10 @@ export const composeViews: readonly ViewState[] = [
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Compose', exact: true }).click();
       await page
-        .getByRole('button', { name: /^Beside / })
+        .getByRole('button', { name: /^Similar to / })
         .first()
         .click();
-      await page.getByRole('list', { name: 'Neighbours' }).getByRole('listitem').first().waitFor();
+      await page.getByRole('list', { name: 'Variations' }).getByRole('listitem').first().waitFor();
     },
   },
   {
@@ -21,8 +21,8 @@ export const composeViews: readonly ViewState[] = [
     path: '/combos',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Compose', exact: true }).click();
-      await page.getByRole('tab', { name: 'Families' }).click();
-      await page.getByRole('tree', { name: 'Family' }).waitFor();
+      await page.getByRole('tab', { name: 'Build-ups' }).click();
+      await page.getByRole('tree', { name: 'Build-ups' }).waitFor();
     },
   },
   {
@@ -31,10 +31,10 @@ export const composeViews: readonly ViewState[] = [
     path: '/sheets/demo-first-watch',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'What next' }).click();
-      await page.getByRole('listbox', { name: 'What can follow' }).getByRole('option').first().waitFor();
+      await page.getByRole('listbox', { name: 'Possible next moves' }).getByRole('option').first().waitFor();
       await page.keyboard.press('Alt+c');
-      await page.getByRole('tab', { name: 'Rounds' }).click();
-      await page.getByRole('list', { name: 'Rounds with a theme' }).waitFor();
+      await page.getByRole('tab', { name: 'Themed rounds' }).click();
+      await page.getByRole('list', { name: 'Themed rounds' }).waitFor();
     },
   },
 ];

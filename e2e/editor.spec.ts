@@ -6,9 +6,9 @@ const total = '.tools ~ * .figures, header .figures';
 test.describe('a sheet a coach can live in', () => {
   test('draft, fit to 30:00, edit, text view, reload, undo', async ({ page }) => {
     await page.goto('/sheets');
-    const form = page.getByRole('form', { name: 'Draft a session' });
+    const form = page.getByRole('form', { name: 'Quick session' });
     await form.getByLabel('Minutes').fill('25');
-    await choose(page, 'For', 'intermediate');
+    await choose(page, 'Level', 'intermediate', form);
     await form.getByLabel('Type and go').fill('1 2 3b 2; nonsense');
     await form.getByRole('button', { name: 'Draft' }).click();
     await expect(form).toContainText('“nonsense”');
@@ -17,15 +17,15 @@ test.describe('a sheet a coach can live in', () => {
     await expect(page.locator(total).first()).toHaveText('25:00');
     await expect(page.locator('.findings .error, li.error')).toHaveCount(0);
 
-    await page.getByRole('tab', { name: 'Whole' }).click();
+    await page.getByRole('tab', { name: 'Fit and versions' }).click();
     await page.getByLabel('Minutes').fill('30');
     await page.getByRole('button', { name: 'Fit', exact: true }).click();
-    await expect(page.getByRole('region', { name: 'What would change' })).toContainText('Fit to 30:00');
+    await expect(page.getByRole('region', { name: 'Proposed changes' })).toContainText('Fit to 30:00');
     await page.getByRole('button', { name: 'Change this sheet' }).click();
     await expect(page.locator(total).first()).toHaveText('30:00');
 
     await page.getByRole('tab', { name: 'Text' }).click();
-    const text = page.getByLabel('The whole sheet as text');
+    const text = page.getByLabel('Sheet as text');
     await expect(text).toContainText('cool-down');
     await text.click();
     await page.keyboard.press('Control+End');
@@ -62,10 +62,10 @@ test.describe('a sheet a coach can live in', () => {
     await expect(page.locator(total).first()).toHaveText('2:30');
     await page.locator('kt-piece-view .piece').focus();
     await page.keyboard.press('o');
-    const options = page.getByRole('group', { name: 'Options of the build' });
+    const options = page.getByRole('group', { name: 'Build options' });
     await choose(page, 'Kind', 'ladder', options);
     await expect(page.locator('text.moment')).toHaveCount(3);
-    await expect(options.getByRole('status')).toContainText('3 stages take 1:30, there is 2:30');
+    await expect(options.getByRole('status')).toContainText('3 stages need 1:30; the block has 2:30');
     await options.getByRole('button', { name: 'Make the round 1:30' }).click();
     await expect(page.locator(total).first()).toHaveText('1:30');
     await options.getByLabel('Every').fill('0:40');
@@ -78,14 +78,14 @@ test.describe('a sheet a coach can live in', () => {
 
   test('marks many rows by keys and mouse, and changes them together', async ({ page }) => {
     await page.goto('/sheets');
-    await page.getByRole('button', { name: 'From a template' }).click();
+    await page.getByRole('button', { name: 'Use a template' }).click();
     await page.getByRole('button', { name: /High and low/ }).click();
     await page.locator('kt-block-view .head').first().focus();
     await page.keyboard.press('ArrowDown');
     await page.keyboard.press('Shift+ArrowDown');
     await page.keyboard.press('Shift+ArrowDown');
-    const bar = page.getByRole('toolbar', { name: 'Marked rows' });
-    await expect(bar).toContainText('3 marked');
+    const bar = page.getByRole('toolbar', { name: 'Selected rows' });
+    await expect(bar).toContainText('3 selected');
     await bar.getByRole('button', { name: 'Effort' }).click();
     await page.getByRole('menuitem', { name: 'easy', exact: true }).click();
     await expect(page.locator('kt-piece-view .effort').nth(1)).toHaveText('easy');
@@ -105,10 +105,10 @@ test.describe('a sheet a coach can live in', () => {
       .locator('kt-block-view .name')
       .nth(3)
       .click({ modifiers: ['Shift'] });
-    await expect(bar).toContainText(/\d+ marked/);
+    await expect(bar).toContainText(/\d+ selected/);
     await page.keyboard.press('Escape');
     await page.keyboard.press('f');
-    await page.getByLabel('Find on the sheet').fill('one at a time');
+    await page.getByLabel('Find on this sheet').fill('one at a time');
     await expect(page.getByText('1 found')).toBeVisible();
   });
 
@@ -124,15 +124,15 @@ test.describe('a sheet a coach can live in', () => {
     await expect(page.locator(total).first()).toHaveText('3:00');
     await page.locator('kt-block-view .head').last().focus();
     await page.getByRole('button', { name: 'From the library' }).click();
-    await page.getByLabel('Search what to put in').fill('four pairs');
+    await page.getByLabel('Search').fill('four pairs');
     await page.getByRole('button', { name: /^Hard and easy, four pairs/ }).click();
     await expect(page.locator(total).first()).toHaveText('9:00');
     await page.locator('kt-block-view .head').nth(1).focus();
-    await page.getByLabel('Search what to put in').fill('breaths');
+    await page.getByLabel('Search').fill('breaths');
     await page.keyboard.press('Tab');
     await page.getByRole('button', { name: /^Long breaths/ }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.locator('kt-piece-view').getByLabel('What is done')).toHaveValue('Long breaths');
+    await expect(page.locator('kt-piece-view').getByLabel('Description')).toHaveValue('Long breaths');
     await page.locator('mat-snack-bar-container').getByRole('button', { name: 'Undo' }).click();
     await expect(page.locator('kt-piece-view').filter({ hasText: 'Long breaths' })).toHaveCount(0);
   });
@@ -145,7 +145,7 @@ test.describe('a sheet a coach can live in', () => {
     await tools.getByRole('button', { name: 'Add', exact: true }).click();
     await page.getByRole('menuitem', { name: /From the library/ }).click();
     const drawer = page.getByRole('dialog', { name: 'From the library' });
-    await drawer.getByLabel('Search what to put in').fill('four pairs');
+    await drawer.getByLabel('Search').fill('four pairs');
     await drawer.getByRole('button', { name: /^Hard and easy, four pairs/ }).click();
     await expect(drawer).toBeHidden();
     await expect(page.locator('kt-block-view')).toHaveCount(1);
@@ -153,7 +153,7 @@ test.describe('a sheet a coach can live in', () => {
     await expect(page.locator('kt-block-view')).toHaveCount(0);
     await page.keyboard.press('Alt+c');
     const composing = page.getByRole('dialog', { name: 'Compose' });
-    await composing.getByRole('button', { name: 'Put in' }).first().click();
+    await composing.getByRole('button', { name: 'Add' }).first().click();
     await expect(page.locator('kt-block-view')).toHaveCount(1);
     await page.keyboard.press('Escape');
     await expect(composing).toBeHidden();
@@ -164,14 +164,14 @@ test.describe('a sheet a coach can live in', () => {
     const told = page.locator('.cdk-live-announcer-element');
     await page.locator('kt-block-view').nth(1).locator('.head').first().focus();
     await page.keyboard.press('Alt+ArrowDown');
-    await expect(told).toHaveText(/^Now 3 of \d+$/);
+    await expect(told).toHaveText(/^Moved to 3 of \d+$/);
     await page.keyboard.press('Control+z');
     await expect(told).toHaveText(/^Show .*moved, now 2 of \d+$/);
   });
 
   test('prints an hour on one page', async ({ page }) => {
     await page.goto('/sheets');
-    await page.getByRole('button', { name: 'From a template' }).click();
+    await page.getByRole('button', { name: 'Use a template' }).click();
     await page.getByRole('button', { name: /One hour/ }).click();
     await expect(page.locator(total).first()).toHaveText('1:00:00');
     for (const format of ['A4', 'Letter']) {

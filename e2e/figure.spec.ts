@@ -8,11 +8,11 @@ test('a combination of the book is shown by the figure, turned, stepped through 
   await page.getByRole('button', { name: 'New combination' }).click();
   const card = page.getByRole('region', { name: 'Combination' });
   await card.getByLabel('Combination', { exact: true }).fill('1 2 bk');
-  await card.getByRole('button', { name: 'Show as figure' }).focus();
+  await card.getByRole('button', { name: 'Show figure' }).focus();
   await page.keyboard.press('Enter');
   const figure = card.getByRole('group', { name: /The figure shows, orthodox: jab, cross, rear body kick/ });
   await expect(figure).toBeVisible();
-  await expect(card.getByText('it is no instructor')).toBeVisible();
+  await expect(card.getByText('it is not an instructor')).toBeVisible();
 
   /** The figure's picture in one number, by which another one is told. */
   const seen = (): Promise<number> =>
@@ -24,7 +24,7 @@ test('a combination of the book is shown by the figure, turned, stepped through 
       );
   await figure.focus();
   await page.keyboard.press('k');
-  await expect(card.getByRole('button', { name: 'Play the figure' })).toBeVisible();
+  await expect(card.getByRole('button', { name: 'Play' })).toBeVisible();
   // The move that is chosen on the staff is the one that is shown.
   await card.locator('.box').nth(1).focus();
   await page.waitForTimeout(200);
@@ -54,9 +54,9 @@ test('a combination of the book is shown by the figure, turned, stepped through 
     card.getByRole('button', { name: 'Save as PNG' }).click(),
   ]);
   expect(png.suggestedFilename()).toBe('1-2-bk.png');
-  await card.getByRole('button', { name: 'Film it' }).click();
-  const film = page.getByRole('dialog', { name: 'Film' });
-  await expect(film.getByRole('combobox', { name: 'What' })).toHaveText(/the whole session, 1:30/);
+  await card.getByRole('button', { name: 'Make a video' }).click();
+  const film = page.getByRole('dialog', { name: 'Video' });
+  await expect(film.getByRole('combobox', { name: 'Part' })).toHaveText(/the whole session, 1:30/);
   await film.getByRole('button', { name: 'Close' }).click();
 });
 
@@ -69,16 +69,16 @@ test('a show has its figure, and a round where it is chosen; a film of a round i
     .setInputFiles({ name: 'shown.txt', mimeType: 'text/plain', buffer: Buffer.from(text) });
   await page.getByRole('link', { name: 'Shown and done', exact: true }).click();
   await page.getByRole('button', { name: 'Take home' }).click();
-  await page.getByRole('menuitem', { name: 'Film' }).click();
-  const film = page.getByRole('dialog', { name: 'Film' });
-  await choose(page, 'What', 'Round 1, 0:04', film);
+  await page.getByRole('menuitem', { name: 'Video' }).click();
+  const film = page.getByRole('dialog', { name: 'Video' });
+  await choose(page, 'Part', 'Round 1, 0:04', film);
   await expect(film.getByRole('img', { name: 'The title card' })).toBeVisible();
   const [made] = await Promise.all([
     page.waitForEvent('download', { timeout: 60_000 }),
-    film.getByRole('button', { name: 'Make the film' }).click(),
+    film.getByRole('button', { name: 'Make video' }).click(),
   ]);
   expect(made.suggestedFilename()).toBe('shown-and-done.webm');
-  await expect(film.getByText('The film is saved.')).toBeVisible();
+  await expect(film.getByText('Video saved.')).toBeVisible();
   await film.getByRole('button', { name: 'Close' }).click();
 
   await page.getByRole('link', { name: 'Run' }).click();

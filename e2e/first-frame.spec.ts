@@ -105,7 +105,7 @@ test('where a script is missing or cut, the page says so and mends it without to
     await expect(page.getByRole('alert').filter({ hasText: 'could not be loaded' })).toBeVisible();
     await page.unroute(/\/main-.*\.js$/);
     await page.evaluate(() => localStorage.setItem('kept', 'yes'));
-    await page.getByRole('link', { name: 'Load it again' }).click();
+    await page.getByRole('link', { name: 'Reload Keen Tempo' }).click();
     await expect(page.locator('.list li')).toHaveCount(5);
     await expect(page.getByRole('alert')).toBeHidden();
     expect(await page.evaluate(() => localStorage.getItem('kept'))).toBe('yes');

@@ -181,7 +181,7 @@ test('the head of a sheet is one line from 768 pixels up', async ({ page }) => {
 test('something from the library is dragged to its place', async ({ page }) => {
   await page.goto('/sheets/demo-ten-minutes');
   await page.getByRole('tab', { name: 'Add' }).click();
-  await page.getByLabel('Search what to put in').fill('long breaths');
+  await page.getByLabel('Search').fill('long breaths');
   const found = page.getByRole('button', { name: /^Long breaths/ });
   // Taken where it is and put where the rows are by then: what is loaded behind the sheet may push both down.
   await page.waitForLoadState('networkidle');
@@ -202,7 +202,7 @@ test('every key can be called up and searched', async ({ page }) => {
   await page.keyboard.press('Shift+?');
   const keys = page.getByRole('dialog');
   await expect(keys).toContainText('A row of the sheet');
-  await keys.getByLabel('Search the keys').fill('duplicate');
+  await keys.getByLabel('Search shortcuts').fill('duplicate');
   await expect(keys.locator('dd')).toHaveText(['Duplicate']);
   await page.keyboard.press('Escape');
   await expect(keys).toBeHidden();

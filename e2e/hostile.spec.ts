@@ -40,7 +40,7 @@ test('text that looks like a program is text in print, on the wall card, and in 
   await page.getByRole('button', { name: 'Take home' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('menuitem', { name: 'Card for the wall' }).click(),
+    page.getByRole('menuitem', { name: 'Wall card (to print)' }).click(),
   ]);
   expect(download.suggestedFilename()).not.toMatch(/[<>"/\\:]/);
   const path = info.outputPath('card.html');

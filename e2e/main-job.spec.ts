@@ -16,7 +16,7 @@ test('the main job: type, build, rests, run at rehearsal speed, log, reload, sti
   // Six stages of 30 s stand on one staff, each with the moment at which it comes in, and unfold; they make three minutes.
   await expect(page.locator('text.moment')).toHaveText(['0:00', '0:30', '1:00', '1:30', '2:00', '2:30']);
   // As slowly as a hand presses: the row is selected by the press, and the button stays under it.
-  await page.getByRole('button', { name: /^Unfold/ }).click({ delay: 150 });
+  await page.getByRole('button', { name: /^Expand/ }).click({ delay: 150 });
   await expect(page.locator('.stage')).toHaveCount(6);
   await expect(page.locator('.stage .ring')).toHaveCount(6);
   await expect(page.getByLabel('Length of Round 1')).toHaveText('3:00');
@@ -32,16 +32,16 @@ test('the main job: type, build, rests, run at rehearsal speed, log, reload, sti
   await expect(page.locator('text.moment')).toHaveCount(6);
 
   await page.getByRole('link', { name: 'Run', exact: true }).click();
-  await choose(page, 'Speed', 'rehearsal × 60');
+  await choose(page, 'Rehearsal speed', 'rehearsal × 60');
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/Get ready|Warm-up|Round/);
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Round 1 of 2', { timeout: 15_000 });
   await expect(page.locator('.said')).toContainText('one', { ignoreCase: true });
-  await expect(page.getByRole('heading', { name: 'Done: Hose tower' })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('heading', { name: 'Finished: Hose tower' })).toBeVisible({ timeout: 30_000 });
   await page.getByRole('radio', { name: '7', exact: true }).click();
   await page.getByLabel('Punches counted').fill('150');
   await page.getByLabel('Note for next time').fill('Keep the rear hand up');
-  await page.getByRole('link', { name: 'To the log' }).click();
+  await page.getByRole('link', { name: 'Go to Log' }).click();
   await expect(page.getByRole('heading', { name: 'Log', exact: true })).toBeVisible();
   await page.reload();
   const line = page.getByRole('row', { name: /Hose tower/ });
@@ -57,7 +57,7 @@ test('by keyboard alone: build a sheet, run it, stop it, say how hard it was', a
   await page.goto('/sheets');
   await page.getByRole('button', { name: 'New sheet' }).first().focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Nothing on this sheet yet.')).toBeVisible();
+  await expect(page.getByText('This sheet is empty.')).toBeVisible();
   await page.keyboard.press('/');
   await page.keyboard.type('1 2 sl 6');
   await page.keyboard.press('Control+Enter');
@@ -76,7 +76,7 @@ test('by keyboard alone: build a sheet, run it, stop it, say how hard it was', a
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
-  const entry = page.getByLabel('Change the combination');
+  const entry = page.getByLabel('Edit the combination');
   await expect(entry).toBeFocused();
   await entry.press('Control+a');
   await page.keyboard.type('1 2 4');
@@ -102,7 +102,7 @@ test('by keyboard alone: build a sheet, run it, stop it, say how hard it was', a
   await page.keyboard.press('s');
   await expect(page.getByText('Stopped').first()).toBeVisible();
   await page.keyboard.press('x');
-  await expect(page.getByRole('heading', { name: /^Stopped/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Ended early/ })).toBeVisible();
   await page.getByRole('radio').first().focus();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Alt+2');
@@ -110,7 +110,7 @@ test('by keyboard alone: build a sheet, run it, stop it, say how hard it was', a
   await page.waitForTimeout(600);
   await page.goto('/log');
   await expect(page.getByRole('row', { name: /New sheet/ })).toContainText('effort 1');
-  await expect(page.getByRole('row', { name: /New sheet/ })).toContainText('given up');
+  await expect(page.getByRole('row', { name: /New sheet/ })).toContainText('ended early');
 });
 
 test('a run that a reload breaks off is taken up at its second', async ({ page }) => {
@@ -122,7 +122,7 @@ test('a run that a reload breaks off is taken up at its second', async ({ page }
   await page.reload();
   // 6:15 is the stage's beginning; it had shown 27 s left.
   await expect(page.locator('.take-up')).toContainText(/6:1[78]/);
-  await page.getByRole('button', { name: 'Resume there' }).click();
+  await page.getByRole('button', { name: 'Resume' }).click();
   await expect(page.locator('.detail')).toContainText('stage 2 of 6');
   await expect(page.locator('.clock')).toHaveText(/0:2[678]/);
   await expect(page.locator('.said')).toContainText('Paused');
@@ -137,13 +137,13 @@ test('whoever comes back another day is offered the run that was broken off, and
   for (let step = 0; step < 4; step += 1) await page.keyboard.press('ArrowRight');
   await expect(page.locator('.clock')).toHaveText(/0:4\d/);
   await page.goto('/sheets');
-  const note = page.getByRole('note').filter({ hasText: 'was broken off at' });
-  await expect(note).toContainText('“Tower, first watch” was broken off at 5:0');
-  await note.getByRole('link', { name: 'Take it up' }).click();
-  await page.getByRole('button', { name: 'Resume there' }).click();
+  const note = page.getByRole('note').filter({ hasText: 'was interrupted at' });
+  await expect(note).toContainText('“Tower, first watch” was interrupted at 5:0');
+  await note.getByRole('link', { name: 'Resume' }).click();
+  await page.getByRole('button', { name: 'Resume' }).click();
   await expect(page.locator('.said')).toContainText('Paused');
   await page.goto('/sheets');
-  await note.getByRole('button', { name: 'Let it go' }).click();
+  await note.getByRole('button', { name: 'Discard' }).click();
   await expect(note).toBeHidden();
   await page.reload();
   await expect(page.locator('.list li')).toHaveCount(5);
@@ -153,11 +153,11 @@ test('whoever comes back another day is offered the run that was broken off, and
 test('a sheet without combinations is a good plain round timer', async ({ page }) => {
   await newSheet(page, 'Plain rounds');
   await page.getByRole('button', { name: 'Round', exact: true }).click();
-  await page.getByLabel('How many times Round 1').fill('3');
-  await page.getByLabel('How many times Round 1').press('Enter');
-  await page.getByLabel('Length of Rounds 1 to 3').click();
-  await page.getByLabel('Length of Rounds 1 to 3').fill('2:00');
-  await page.getByLabel('Length of Rounds 1 to 3').press('Enter');
+  await page.getByLabel('Repeats of Round 1').fill('3');
+  await page.getByLabel('Repeats of Round 1').press('Enter');
+  await page.getByLabel('Length of Rounds 1–3').click();
+  await page.getByLabel('Length of Rounds 1–3').fill('2:00');
+  await page.getByLabel('Length of Rounds 1–3').press('Enter');
   await expect(page.locator('kt-sheet-totals')).toContainText('8:00');
   await page.getByRole('link', { name: 'Run', exact: true }).click();
   await page.getByRole('button', { name: 'Start' }).click();
@@ -174,7 +174,7 @@ test('an open break waits for a key', async ({ page }) => {
   await page.locator('kt-stage').waitFor();
   // Three warm-up pieces, a show, 6 + 4 + 6 pieces of rounds and two rests lie before the break.
   for (let step = 0; step < 23; step += 1) await page.keyboard.press('ArrowRight');
-  await expect(page.getByText('Press space to go on')).toBeVisible();
+  await expect(page.getByText('Press space to continue')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Core');
 });

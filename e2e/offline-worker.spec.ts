@@ -35,8 +35,8 @@ test('nobody waits for the worker: on a first visit it fetches behind the page, 
       .poll(() => page.evaluate(async () => !!(await navigator.serviceWorker.getRegistration())?.installing))
       .toBe(true);
     // What is opened next is there at once, and so is a page that is loaded anew.
-    await page.getByRole('link', { name: 'Room', exact: true }).click();
-    await expect(page.getByRole('heading', { level: 1, name: 'Room' })).toBeVisible({ timeout: 5000 });
+    await page.getByRole('link', { name: 'Look', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Look' })).toBeVisible({ timeout: 5000 });
     await page.goto(at('/sheets'));
     await expect(page.locator('.list li').first()).toBeVisible({ timeout: 5000 });
     expect([await active(page), await controlled(page)]).toEqual([null, false]);
@@ -122,7 +122,7 @@ test('a version that is not all there is never used; one that is waits until it 
       await registration?.update().catch(() => undefined);
       await tried;
     });
-    const notice = page.getByText('A newer version of Keen Tempo is on this device.');
+    const notice = page.getByText('A new version of Keen Tempo is ready.');
     await expect(notice).toHaveCount(0);
     await page.reload();
     expect(await title()).toBe('Keen Tempo');
@@ -135,7 +135,7 @@ test('a version that is not all there is never used; one that is waits until it 
     await end(server);
     gone = true;
     // It is all here: taken with the server gone.
-    await Promise.all([page.waitForEvent('framenavigated'), page.getByRole('button', { name: 'Take it now' }).click()]);
+    await Promise.all([page.waitForEvent('framenavigated'), page.getByRole('button', { name: 'Update now' }).click()]);
     await expect(page.getByRole('heading', { level: 1, name: 'Settings' })).toBeVisible();
     expect(await title()).toBe('Keen Tempo, newer');
   } finally {
@@ -159,10 +159,10 @@ test('an old page whose scripts are gone from the server reloads itself once, wi
     renameScripts(folder);
     server = await serve(folder, port);
     expect(readdirSync(browserOf(folder)).some((name) => name.startsWith('main-NEW'))).toBe(true);
-    await page.keyboard.press('Alt+8');
+    await page.keyboard.press('Alt+6');
     await page.waitForFunction(() => document.querySelector('script[src^="main-NEW"]') !== null);
     await expect(line).toHaveValue('1 2 3b 2');
-    await page.keyboard.press('Alt+8');
+    await page.keyboard.press('Alt+6');
     await expect(page.getByRole('heading', { level: 1, name: 'Settings' })).toBeVisible();
     expect(await page.evaluate(() => performance.getEntriesByType('navigation').length)).toBe(1);
   } finally {

@@ -12,11 +12,11 @@ test.use({ serviceWorkers: 'allow' });
 /** Puts everything on the device, and what speaks own words. */
 async function installed(page: Page): Promise<void> {
   await page.goto(at('/settings'));
-  await expect(page.getByText(/Everything is on this device, both voices with it: \d/)).toBeVisible({
+  await expect(page.getByText(/Everything is on this device, including both voices \(\d/)).toBeVisible({
     timeout: 30_000,
   });
-  await page.getByRole('button', { name: 'Fetch it and speak my words' }).click();
-  await expect(page.getByRole('button', { name: 'A word said otherwise' })).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Download and turn on' }).click();
+  await expect(page.getByRole('button', { name: 'Add a pronunciation' })).toBeVisible({ timeout: 30_000 });
 }
 
 test('with the server gone everything works: all views, a run with its voice, own words, a sound file; a newer version waits', async ({
@@ -51,11 +51,11 @@ test('with the server gone everything works: all views, a run with its voice, ow
   // A word that nobody has written before is spoken by what was kept.
   await page.goto(at('/settings'));
   expect(await written(page, 'clips', 'tarrow bee')).toBe(0);
-  await page.getByRole('button', { name: 'A word said otherwise' }).click();
-  await page.getByRole('button', { name: 'Hear Tarrowby' }).click();
+  await page.getByRole('button', { name: 'Add a pronunciation' }).click();
+  await page.getByRole('button', { name: 'Listen to Tarrowby' }).click();
   await expect.poll(() => written(page, 'clips', 'tarrow bee')).toBe(1);
   await page.goto(at('/calls/demo-ten-minutes'));
-  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Export' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('menuitem', { name: /WAV/ }).click(),
@@ -75,15 +75,15 @@ test('with the server gone everything works: all views, a run with its voice, ow
   const second = await serve(folder, port);
   try {
     await page.evaluate(() => dispatchEvent(new Event('online')));
-    const notice = page.getByText('A newer version of Keen Tempo is on this device.');
+    const notice = page.getByText('A new version of Keen Tempo is ready.');
     await expect(notice).toHaveCount(0);
     await page.keyboard.press('s');
     await page.keyboard.press('x');
     await expect(page.locator('#over')).toBeVisible();
-    await page.getByRole('link', { name: 'To the log' }).click();
+    await page.getByRole('link', { name: 'Go to Log' }).click();
     await expect(notice).toBeVisible({ timeout: 30_000 });
     expect(await page.evaluate(() => document.querySelector('html')?.outerHTML.includes('newer</title>'))).toBeFalsy();
-    await page.getByRole('button', { name: 'Take it now' }).click();
+    await page.getByRole('button', { name: 'Update now' }).click();
     await expect(notice).toHaveCount(0);
     await page.waitForLoadState();
     expect(await page.evaluate(async () => (await (await fetch('/index.html')).text()).includes('newer</title>'))).toBe(

@@ -54,7 +54,7 @@ test('other devices: by https, once trusted, everything is put on them; by http 
     expect(new X509Certificate(offered).ca).toBe(true);
     await page.goto(`https://${host}:${securePort}/settings`);
     expect(await page.evaluate(() => isSecureContext && 'wakeLock' in navigator)).toBe(true);
-    await expect(page.getByText(/Everything is on this device, both voices with it: \d/)).toBeVisible({
+    await expect(page.getByText(/Everything is on this device, including both voices \(\d/)).toBeVisible({
       timeout: 30_000,
     });
     await browser.close();

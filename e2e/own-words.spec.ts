@@ -6,9 +6,9 @@ test('own words are fetched once, spoken in the same voice, kept, and used with 
   const asked: string[] = [];
   page.on('request', (request) => asked.push(new URL(request.url()).pathname));
   await page.goto('/settings');
-  await page.getByRole('button', { name: 'Fetch it and speak my words' }).click();
-  await page.getByRole('button', { name: 'A word said otherwise' }).click({ timeout: 60_000 });
-  await page.getByRole('button', { name: 'Hear Tarrowby' }).click();
+  await page.getByRole('button', { name: 'Download and turn on' }).click();
+  await page.getByRole('button', { name: 'Add a pronunciation' }).click({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'Listen to Tarrowby' }).click();
 
   const clips = (): Promise<{ key: string; ms: number }[]> =>
     page.evaluate(

@@ -37,7 +37,7 @@ test('plain http in the gym’s network: a sheet is made, run and backed up, and
   await expect(page.getByRole('timer')).toBeVisible();
   await page.keyboard.press('s');
   await page.keyboard.press('x');
-  await page.getByRole('link', { name: 'To the log' }).click();
+  await page.getByRole('link', { name: 'Go to Log' }).click();
   await expect(page.getByRole('row', { name: /By plain http/ }).first()).toBeVisible();
 
   await page.goto('/settings');

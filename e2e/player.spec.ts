@@ -4,9 +4,9 @@ import { choose } from './hands';
 test('what sound can do is said before the start, with one bell and one call to hear it', async ({ page }) => {
   await page.goto('/run/demo-first-watch');
   const check = page.locator('kt-sound-check');
-  await expect(check).toContainText('Voice: Low voice, ready. Volume 80 %.');
+  await expect(check).toContainText('Voice: Low voice, ready. Volume 80%.');
   await check.getByRole('button', { name: 'Sound check' }).click();
-  await expect(check).toContainText(/One bell and “half way”|Sound is blocked/);
+  await expect(check).toContainText(/You should hear a bell and “halfway”|Sound is blocked/);
 });
 
 test('keys of a headset pause, go on, go a piece on and back, and stop', async ({ page }) => {
@@ -44,14 +44,14 @@ test('stop is one press and can go on; ending is another, and what was said mean
   const stopped = page.getByRole('region', { name: 'Stopped' });
   await stopped.getByLabel('Note for next time').fill('Somebody fell');
   const standing = (await page.getByRole('timer').textContent()) ?? '';
-  await stopped.getByRole('button', { name: 'Go on' }).click();
+  await stopped.getByRole('button', { name: 'Resume' }).click();
   await expect(stopped).toHaveCount(0);
   await expect(page.getByRole('timer')).not.toHaveText(standing);
   await page.keyboard.press('s');
   await expect(stopped.getByLabel('Note for next time')).toHaveValue('Somebody fell');
-  await stopped.getByRole('button', { name: 'End the run' }).click();
-  await expect(page.locator('#over')).toContainText('Stopped: ');
-  await page.getByRole('link', { name: 'To the log' }).click();
+  await stopped.getByRole('button', { name: 'End session' }).click();
+  await expect(page.locator('#over')).toContainText('Ended early: ');
+  await page.getByRole('link', { name: 'Go to Log' }).click();
   // Once, however often it was stopped.
   await expect(page.getByText('Somebody fell')).toHaveCount(1);
 });
@@ -86,22 +86,22 @@ test('a fault seen in one session is a reminder of the next, unless it is left o
   await page.getByRole('button', { name: 'Start' }).click();
   for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowRight');
   await page.keyboard.press('c');
-  await choose(page, 'A fault seen', 'Wrist bends on impact');
+  await choose(page, 'Log a fault', 'Wrist bends on impact');
   await expect(page.getByRole('listbox')).toHaveCount(0);
   await page.keyboard.press('s');
   await page.keyboard.press('x');
   await expect(page.locator('#over')).toBeVisible();
   await page.goto('/run/demo-ten-minutes');
   const notice = page.locator('.notice').filter({ hasText: 'Seen last time: Wrist bends on impact' });
-  await notice.getByRole('button', { name: 'Leave them out' }).click();
+  await notice.getByRole('button', { name: 'Skip them' }).click();
   await expect(notice).toHaveCount(0);
 });
 
 test('simulated sensors are called so beside the clock and in the log', async ({ page }) => {
   await page.goto('/settings');
   await page.getByRole('switch', { name: 'Punch counter, simulated' }).click();
-  await page.getByRole('switch', { name: 'Pulse strap, simulated' }).click();
-  await expect(page.getByLabel('Resting pulse')).toHaveValue('60');
+  await page.getByRole('switch', { name: 'Heart-rate strap, simulated' }).click();
+  await expect(page.getByLabel('Resting heart rate')).toHaveValue('60');
   await expect
     .poll(() =>
       page.evaluate(
@@ -120,12 +120,12 @@ test('simulated sensors are called so beside the clock and in the log', async ({
     )
     .toBe(true);
   await page.goto('/run/demo-ten-minutes');
-  await choose(page, 'Speed', 'rehearsal × 20');
+  await choose(page, 'Rehearsal speed', 'rehearsal × 20');
   await page.getByRole('button', { name: 'Start' }).click();
-  await expect(
-    page.getByText(/^Simulated sensors: [1-9]\d* of \d+ punches planned so far · \d+ a minute, /),
-  ).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText(/^Simulated sensors: [1-9]\d* of \d+ punches planned so far · \d+ bpm, /)).toBeVisible({
+    timeout: 30_000,
+  });
   await page.keyboard.press('s');
   await page.keyboard.press('x');
-  await expect(page.locator('dl')).toContainText(/Simulated\s*\d+ punches · pulse \d+ on average, \d+ at most/);
+  await expect(page.locator('dl')).toContainText(/Simulated\s*\d+ punches · heart rate \d+ average, \d+ maximum/);
 });

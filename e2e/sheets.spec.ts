@@ -4,7 +4,7 @@ import { expect, test } from '@playwright/test';
 test('the first visit holds the demo, which can be cleared, and brought back', async ({ page }) => {
   await page.goto('/');
   await expect(page.locator('.list li')).toHaveCount(5);
-  await page.getByRole('button', { name: 'Clear the demo' }).click();
+  await page.getByRole('button', { name: 'Clear the examples' }).click();
   await expect(page.getByText('No sheets yet.')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('.list li')).toHaveCount(5);
@@ -18,8 +18,8 @@ test('copy, rename, delete with undo', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'Tower, first watch (copy)', exact: true })).toBeVisible();
   await more.click();
   await page.getByRole('menuitem', { name: 'Rename' }).click();
-  await page.getByLabel('New title').fill('Tower, second watch');
-  await page.getByLabel('New title').press('Enter');
+  await page.getByLabel('Title').fill('Tower, second watch');
+  await page.getByLabel('Title').press('Enter');
   await expect(page.getByRole('link', { name: 'Tower, second watch', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'More for Tower, second watch' }).click();
   await page.getByRole('menuitem', { name: 'Delete' }).click();
@@ -35,7 +35,7 @@ test('a sheet goes to a JSON file and comes back; a wrong file is refused with i
   await page.getByRole('button', { name: 'More for Hands, then legs' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('menuitem', { name: 'Export JSON' }).click(),
+    page.getByRole('menuitem', { name: 'Export as JSON' }).click(),
   ]);
   expect(download.suggestedFilename()).toBe('hands-then-legs.json');
   const text = await readFile(await download.path(), 'utf8');
@@ -44,7 +44,7 @@ test('a sheet goes to a JSON file and comes back; a wrong file is refused with i
   await expect(page.locator('.list li')).toHaveCount(6);
   const newer = JSON.stringify({ ...(JSON.parse(text) as object), version: 9 });
   await field.setInputFiles({ name: 'newer.json', mimeType: 'application/json', buffer: Buffer.from(newer) });
-  await expect(page.getByRole('alert')).toContainText('newer.json was not imported, and nothing has changed');
+  await expect(page.getByRole('alert')).toContainText('newer.json was not imported. Nothing has changed');
   await expect(page.getByRole('alert')).toContainText('version 9 is newer');
   const wrong = text.replace('"kind": "round"', '"kind": "party"');
   await field.setInputFiles({ name: 'wrong.json', mimeType: 'application/json', buffer: Buffer.from(wrong) });
@@ -75,7 +75,7 @@ test('pieces that do not add up are a finding, and its mend mends it', async ({ 
   await page.getByLabel('Length of 1 2', { exact: true }).first().click();
   await page.getByLabel('Length of 1 2', { exact: true }).first().fill('1:30');
   await page.getByLabel('Length of 1 2', { exact: true }).first().press('Enter');
-  const panel = page.getByRole('complementary', { name: 'Findings' });
+  const panel = page.getByRole('complementary', { name: 'Checks' });
   await expect(panel).toContainText('the drills take 3:30, but the round is 3:00: 0:30 too long');
   await panel.getByRole('button', { name: 'Make the round 3:30' }).click();
   await expect(panel).not.toContainText('too long');
@@ -103,11 +103,11 @@ test('bad and huge text gets a clear message at its place, and is not lost', asy
 
 test('addresses that lead nowhere say so', async ({ page }) => {
   await page.goto('/no/such/place');
-  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Page not found' })).toBeVisible();
   await page.goto('/sheets/none');
-  await expect(page.getByRole('heading', { name: 'This sheet is not here' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Sheet not found' })).toBeVisible();
   await page.goto('/run/none');
-  await expect(page.getByRole('heading', { name: 'There is no such sheet to run' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Sheet not found' })).toBeVisible();
 });
 
 test('files that are dropped and text that is pasted come in, whatever their ending; a picture is refused with the reason', async ({

@@ -31,7 +31,7 @@ for (const { name, script } of without)
     page.on('pageerror', (error) => errors.push(error.message));
     await page.addInitScript(script);
     await page.goto('/sheets');
-    await expect(page.getByRole('alert').filter({ hasText: 'Nothing is kept on this device' })).toBeVisible();
+    await expect(page.getByRole('alert').filter({ hasText: 'Nothing is being saved on this device' })).toBeVisible();
     await expect(page.locator('.list li')).toHaveCount(5);
     await page.getByRole('button', { name: 'New sheet' }).first().click();
     await page.getByLabel('Title of the sheet').fill('In this tab');
@@ -51,7 +51,7 @@ test('storage that answers late takes over what the tab has kept', async ({ page
     };
   });
   await page.goto('/sheets');
-  const notice = page.getByRole('alert').filter({ hasText: 'Nothing is kept on this device' });
+  const notice = page.getByRole('alert').filter({ hasText: 'Nothing is being saved on this device' });
   await expect(notice).toBeVisible();
   await page.getByRole('button', { name: 'New sheet' }).first().click();
   await page.getByLabel('Title of the sheet').fill('Kept through it');
@@ -71,7 +71,7 @@ test('a database that a newer version has left, or that is deleted while open, b
       }),
   );
   await expect(page.getByRole('alert').filter({ hasText: 'deleted in another tab' })).toBeVisible();
-  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await page.getByRole('button', { name: 'Restore it' }).click();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Title of the sheet')).toHaveValue('Before');
@@ -175,7 +175,7 @@ test('two tabs on one sheet: nothing of either is lost, and the same part is ask
 
 test('what cannot be read is listed, exported as it is, and never written over', async ({ page }) => {
   await page.goto('/settings');
-  await choose(page, 'Look', 'Dark');
+  await choose(page, 'Theme', 'Dark');
   await page.evaluate(
     () =>
       new Promise<void>((done) => {
@@ -197,11 +197,11 @@ test('what cannot be read is listed, exported as it is, and never written over',
       }),
   );
   await page.reload();
-  await expect(page.getByRole('combobox', { name: 'Look' })).toHaveText('Dark');
-  await expect(page.getByRole('heading', { name: 'Not readable here' })).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'Theme' })).toHaveText('Dark');
+  await expect(page.getByRole('heading', { name: 'Could not be read' })).toBeVisible();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export “Odd one” as it is' }).click(),
+    page.getByRole('button', { name: 'Export “Odd one”' }).click(),
   ]);
   expect(JSON.parse(await readFile(await download.path(), 'utf8'))).toEqual({
     id: 'odd',
@@ -210,7 +210,7 @@ test('what cannot be read is listed, exported as it is, and never written over',
     sheet: { title: 'Odd one', blocks: 7 },
   });
   await page.goto('/room');
-  await expect(page.getByText('Stored choice “room”')).toBeVisible();
+  await expect(page.getByText('Saved setting “room”')).toBeVisible();
   await page
     .getByLabel(/^Width/)
     .first()
@@ -219,7 +219,7 @@ test('what cannot be read is listed, exported as it is, and never written over',
     .getByLabel(/^Width/)
     .first()
     .press('Tab');
-  await expect(page.getByText('Stored choice “aside room')).toBeVisible();
+  await expect(page.getByText('Saved setting “aside room')).toBeVisible();
 });
 
 test('a backup brings everything back: it says first what it will do, merges, replaces, and can be undone', async ({
@@ -229,7 +229,7 @@ test('a backup brings everything back: it says first what it will do, merges, re
   await page.goto('/settings');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Back up …' }).click(),
+    page.getByRole('button', { name: 'Back up…' }).click(),
   ]);
   const file = await download.path();
   expect(download.suggestedFilename()).toMatch(/^keen-tempo-\d{4}-\d\d-\d\d\.backup\.json\.gz$/);
@@ -241,7 +241,7 @@ test('a backup brings everything back: it says first what it will do, merges, re
   const open = async (): Promise<void> => {
     const [chooser] = await Promise.all([
       page.waitForEvent('filechooser'),
-      page.getByRole('button', { name: 'Restore …' }).click(),
+      page.getByRole('button', { name: 'Restore…' }).click(),
     ]);
     await chooser.setFiles({ name: 'x', mimeType: 'application/gzip', buffer: await readFile(file) });
   };
@@ -252,11 +252,11 @@ test('a backup brings everything back: it says first what it will do, merges, re
   await expect(page.getByText('Restored')).toBeVisible();
   await page.goto('/sheets');
   await expect(page.getByRole('link', { name: 'In the backup', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Clear the demo' }).click();
+  await page.getByRole('button', { name: 'Clear the examples' }).click();
   await expect(page.locator('.list li')).toHaveCount(1);
   await page.goto('/settings');
   await open();
-  await page.getByText('Put the backup in place').click();
+  await page.getByText('Replace: use the backup instead of everything here').click();
   await page.getByRole('button', { name: /^Replace/ }).click();
   const restored = page.locator('mat-snack-bar-container', { hasText: 'Restored' });
   await restored.getByRole('button', { name: 'Undo' }).click();
@@ -266,14 +266,14 @@ test('a backup brings everything back: it says first what it will do, merges, re
   await page.goto('/settings');
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),
-    page.getByRole('button', { name: 'Restore …' }).click(),
+    page.getByRole('button', { name: 'Restore…' }).click(),
   ]);
   await chooser.setFiles({
     name: 'x.gz',
     mimeType: 'application/gzip',
     buffer: (await readFile(file)).subarray(0, 400),
   });
-  await expect(page.getByRole('alert')).toContainText('cannot be unpacked');
+  await expect(page.getByRole('alert')).toContainText('cannot be opened');
 });
 
 test('storage that answers late: a sheet that was not found is looked for again when it has come', async ({
@@ -308,7 +308,7 @@ test('storage that answers late: a sheet that was not found is looked for again 
       };
     });
     await late.goto(`/${view}/${id}`);
-    await expect(late.getByText(/not here|no such sheet/i).first()).toBeVisible();
+    await expect(late.getByText(/sheet not found/i).first()).toBeVisible();
     await expect(late.getByRole('button', { name: found, exact: true })).toBeVisible({ timeout: 20_000 });
     await late.close();
   }

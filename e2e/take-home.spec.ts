@@ -15,7 +15,7 @@ test('a session goes home as one file, plays from disk to its end without a netw
   await page.getByRole('button', { name: 'Take home' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('menuitem', { name: 'File that plays anywhere' }).click(),
+    page.getByRole('menuitem', { name: 'Stand-alone file (plays anywhere)' }).click(),
   ]);
   const path = info.outputPath('two-short-ones.html');
   await download.saveAs(path);
@@ -32,9 +32,9 @@ test('a session goes home as one file, plays from disk to its end without a netw
   await expect(home.getByRole('heading', { name: 'Round 1', exact: true })).toBeVisible();
   await home.getByRole('button', { name: 'Pause' }).click();
   const held = await home.getByRole('timer').textContent();
-  await home.getByLabel('Lead hand').selectOption('the other one');
+  await home.getByLabel('Lead hand').selectOption('the other hand');
   await expect(home.getByRole('timer')).toHaveText(held ?? '');
-  await home.getByRole('button', { name: 'Go on' }).click();
+  await home.getByRole('button', { name: 'Resume' }).click();
   await expect(home.getByRole('heading', { name: 'Round 2', exact: true })).toBeVisible({ timeout: 12_000 });
   await expect(home.locator('#player .staff svg')).toBeVisible();
   await expect(home.getByRole('button', { name: 'Start again' })).toBeVisible({ timeout: 12_000 });
@@ -64,13 +64,13 @@ test('an open break of the file lasts until somebody goes on', async ({ page }, 
   await page.getByRole('button', { name: 'Take home' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('menuitem', { name: 'File that plays anywhere' }).click(),
+    page.getByRole('menuitem', { name: 'Stand-alone file (plays anywhere)' }).click(),
   ]);
   const path = info.outputPath('break.html');
   await download.saveAs(path);
   await page.goto(`file://${path}`);
   await page.getByRole('button', { name: 'Start' }).click();
-  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible({ timeout: 8000 });
+  await expect(page.getByRole('button', { name: 'Resume' })).toBeVisible({ timeout: 8000 });
   await expect(page.getByRole('heading', { name: 'Rest', exact: true })).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'Round 2', exact: true })).toBeVisible();

@@ -3,9 +3,9 @@ import { composeViews } from './compose-views';
 
 /** Opens a room in Run; its code, and the address of its remote. */
 async function openRoom(page: Page): Promise<{ readonly code: string; readonly remote: string }> {
-  await page.getByRole('button', { name: 'Show on walls' }).click();
+  await page.getByRole('button', { name: 'Show on screens' }).click();
   const code = (await page.getByText(/^Code: /).textContent()) ?? '';
-  await page.getByRole('button', { name: 'Show its QR code' }).click();
+  await page.getByRole('button', { name: 'Show QR code' }).click();
   const remote = (await page.getByText(/\/remote#/).textContent()) ?? '';
   return { code: code.slice('Code: '.length), remote };
 }
@@ -45,7 +45,7 @@ export const views: readonly ViewState[] = [
     prepare: async (page) => {
       await page.getByLabel('Choose Turnout').check();
       await page.getByLabel('Choose Two bells').check();
-      await page.getByRole('button', { name: 'Compare the two' }).click();
+      await page.getByRole('button', { name: 'Compare' }).click();
     },
   },
   {
@@ -61,7 +61,7 @@ export const views: readonly ViewState[] = [
         .getByRole('button', { name: 'Add', exact: true })
         .click();
       await page.getByRole('menuitem', { name: /From the library/ }).click();
-      await page.getByLabel('Search what to put in').waitFor();
+      await page.getByLabel('Search').waitFor();
     },
   },
   ...composeViews,
@@ -78,8 +78,8 @@ export const views: readonly ViewState[] = [
     path: '/combos',
     prepare: async (page) => {
       await page.getByRole('button', { name: /^Two bells/ }).click();
-      await page.getByRole('button', { name: 'Show as figure' }).click();
-      await page.getByRole('button', { name: 'Play the figure' }).waitFor();
+      await page.getByRole('button', { name: 'Show figure' }).click();
+      await page.getByRole('button', { name: /^(Play|Pause)$/ }).waitFor();
     },
   },
   {
@@ -88,17 +88,17 @@ export const views: readonly ViewState[] = [
     path: '/sheets/demo-first-watch',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Take home' }).click();
-      await page.getByRole('menuitem', { name: 'Film' }).click();
-      await page.getByRole('button', { name: 'Make the film' }).and(page.locator(':enabled')).waitFor();
+      await page.getByRole('menuitem', { name: 'Video' }).click();
+      await page.getByRole('button', { name: 'Make video' }).and(page.locator(':enabled')).waitFor();
     },
   },
   {
     name: 'sheet, tapping along',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Class and numbers' }).click();
+      await page.getByRole('button', { name: 'Class and settings' }).click();
       await page.locator('kt-piece-view .piece').nth(3).focus();
-      await page.getByRole('button', { name: 'Tap along' }).click();
+      await page.getByRole('button', { name: 'Tap the pace' }).click();
     },
   },
   { name: 'run, before', path: '/run/demo-first-watch' },
@@ -138,7 +138,7 @@ export const views: readonly ViewState[] = [
     path: '/solo?text=1%202%203b&name=Two%20and%20a%20hook',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Start' }).click();
-      await page.getByText('Rung 1 of').waitFor();
+      await page.getByText('Step 1 of').waitFor();
       await page.keyboard.press('b');
       await page.getByRole('radio', { name: /^1 ·/ }).waitFor();
     },
@@ -154,7 +154,7 @@ export const views: readonly ViewState[] = [
     part: 'kt-side-panel',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => {
-      await page.getByRole('tab', { name: 'Glance' }).click();
+      await page.getByRole('tab', { name: 'Overview' }).click();
       await page.locator('kt-glance svg').first().waitFor();
     },
   },
@@ -162,7 +162,7 @@ export const views: readonly ViewState[] = [
     name: 'sheet, whole and options',
     path: '/sheets/demo-first-watch',
     prepare: async (page) => {
-      await page.getByRole('tab', { name: 'Whole' }).click();
+      await page.getByRole('tab', { name: 'Fit and versions' }).click();
       await page.getByRole('button', { name: 'easier' }).click();
       await page.locator('kt-piece-view .piece').nth(4).focus();
       await page.keyboard.press('o');
@@ -173,7 +173,7 @@ export const views: readonly ViewState[] = [
     name: 'sheets, picking',
     path: '/sheets',
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'From a template' }).click();
+      await page.getByRole('button', { name: 'Use a template' }).click();
       await page.getByLabel('Type and go').fill('1 2 jabb');
       await page.getByLabel('Minutes', { exact: true }).fill('5');
       await page.getByRole('button', { name: 'Draft', exact: true }).click();
@@ -185,8 +185,8 @@ export const views: readonly ViewState[] = [
     prepare: async (page) => {
       await page.getByRole('tab', { name: 'Add' }).click();
       await page.locator('kt-block-view .name').nth(2).click();
-      await page.getByLabel('How many times Round 1').fill('400');
-      await page.getByLabel('How many times Round 1').press('Enter');
+      await page.getByLabel('Repeats of Round 1').fill('400');
+      await page.getByLabel('Repeats of Round 1').press('Enter');
     },
   },
   {
@@ -213,7 +213,7 @@ export const views: readonly ViewState[] = [
     part: '.cdk-overlay-container',
     path: '/settings',
     prepare: async (page) => {
-      await page.getByRole('combobox', { name: 'Who calls' }).click();
+      await page.getByRole('combobox', { name: 'Voice' }).click();
       await page.getByRole('listbox').waitFor();
     },
   },
@@ -238,7 +238,7 @@ export const views: readonly ViewState[] = [
     path: '/log',
     prepare: async (page) => {
       await page
-        .getByRole('button', { name: /^Change the entry/ })
+        .getByRole('button', { name: /^Edit the entry/ })
         .first()
         .click();
     },
@@ -247,9 +247,9 @@ export const views: readonly ViewState[] = [
     name: 'sheet, lanes',
     path: '/sheets/demo-four-corners',
     prepare: async (page) => {
-      await page.getByRole('tab', { name: 'Lanes' }).click();
+      await page.getByRole('tab', { name: 'Stations' }).click();
       await page
-        .getByRole('button', { name: /^Lanes/ })
+        .getByRole('button', { name: /^Stations/ })
         .first()
         .click();
     },
@@ -260,7 +260,7 @@ export const views: readonly ViewState[] = [
     path: '/room',
     prepare: async (page) => {
       await page.getByRole('button', { name: /^Wall bag, / }).focus();
-      await page.getByRole('button', { name: 'Kinds of your own' }).click();
+      await page.getByRole('button', { name: 'Your own kinds of bag' }).click();
     },
   },
   { name: 'bench', path: '/bench' },
@@ -270,7 +270,7 @@ export const views: readonly ViewState[] = [
     path: '/calls/demo-first-watch',
     prepare: async (page) => {
       await page.locator('[data-call]').nth(4).click();
-      await page.getByText('Phrasebook of this sheet').click();
+      await page.getByText('Phrasebook for this sheet').click();
     },
   },
   { name: 'settings', path: '/settings' },
@@ -298,7 +298,7 @@ export const views: readonly ViewState[] = [
       await coach.keyboard.press('Space');
       await page.goto(remote);
       await page.reload();
-      await page.getByRole('button', { name: 'Everyone with me' }).waitFor();
+      await page.getByRole('button', { name: 'Hold the class' }).waitFor();
     },
   },
   { name: 'not found', path: '/nowhere' },

@@ -11,8 +11,8 @@ async function screen(browser: Browser, width = 1280, height = 720): Promise<Pag
 /** The demo run on the coach's page, with a room that is open. */
 async function openRoom(page: Page): Promise<string> {
   await page.goto('/run/demo-hands-then-legs');
-  await page.getByRole('button', { name: 'Show on walls' }).click();
-  const said = page.getByRole('dialog', { name: 'Walls and remotes' }).getByText(/^Code: /);
+  await page.getByRole('button', { name: 'Show on screens' }).click();
+  const said = page.getByRole('dialog', { name: 'Screens and remotes' }).getByText(/^Code: /);
   await expect(said).toHaveText(/^Code: [BCDFGHJKLMNPQRSTVWXZ2-9]{5}$/);
   return ((await said.textContent()) ?? '').slice('Code: '.length);
 }
@@ -47,8 +47,8 @@ test('a coach, two walls and a remote: screens follow, the remote presses, the t
 }) => {
   const code = await openRoom(page);
   const wall = await joinWall(browser, code);
-  await expect(wall.getByText('Ready. It begins when the coach starts.')).toBeVisible();
-  await page.getByRole('button', { name: 'Show its QR code' }).click();
+  await expect(wall.getByText('Ready. Waiting for the coach to start.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show QR code' }).click();
   const address = (await page.getByText(/\/remote#/).textContent()) ?? '';
   expect(new URL(address).search).toBe('');
   await page.keyboard.press('Escape');
@@ -75,14 +75,14 @@ test('a coach, two walls and a remote: screens follow, the remote presses, the t
   const standing = await page.getByRole('timer').textContent();
   await expect(wall.getByRole('timer')).toHaveText(standing ?? '');
   await remote.getByRole('button', { name: 'Faster' }).click();
-  await expect(remote.getByRole('button', { name: /^Faster · 110 %/ })).toBeVisible();
+  await expect(remote.getByRole('button', { name: /^Faster · 110%/ })).toBeVisible();
   // On to a build, where there is a combination that another one can stand in for.
   await expect(async () => {
-    await remote.getByRole('button', { name: 'On', exact: true }).click();
-    await expect(remote.getByRole('button', { name: 'One stage back' })).toBeEnabled({ timeout: 500 });
+    await remote.getByRole('button', { name: 'Next', exact: true }).click();
+    await expect(remote.getByRole('button', { name: 'Previous stage' })).toBeEnabled({ timeout: 500 });
   }).toPass();
-  await choose(remote, 'Another combination', 'Turnout · 1 2');
-  await expect(remote.getByRole('button', { name: 'Take back: combination changed' })).toBeVisible();
+  await choose(remote, 'Change combination', 'Turnout · 1 2');
+  await expect(remote.getByRole('button', { name: 'Undo: combination changed' })).toBeVisible();
   await remote.getByRole('button', { name: /^Lock/ }).click();
   await expect(remote.locator('.keys[inert]')).toHaveCount(1);
   await expect(remote.getByRole('button', { name: 'Stop now' })).toBeEnabled();
@@ -94,11 +94,10 @@ test('a coach, two walls and a remote: screens follow, the remote presses, the t
   await page.keyboard.press('Alt+1');
   await expect(wall.getByText('Paused').first()).toBeVisible();
   await page.goto('/run/demo-hands-then-legs');
-  await page.getByRole('button', { name: 'Show on walls' }).click();
-  await expect(page.getByRole('dialog', { name: 'Walls and remotes' }).getByText(`Code: ${code}`)).toBeVisible();
-  await page.getByRole('button', { name: 'Close the room' }).click();
-  for (const each of [wall, late, remote])
-    await expect(each.getByText('The coach has closed this room.')).toBeVisible();
+  await page.getByRole('button', { name: 'Show on screens' }).click();
+  await expect(page.getByRole('dialog', { name: 'Screens and remotes' }).getByText(`Code: ${code}`)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop sharing' }).click();
+  for (const each of [wall, late, remote]) await expect(each.getByText('The coach has stopped sharing.')).toBeVisible();
 });
 
 test('a wall shows what it or the coach chooses, is shut out, and a wrong code or secret is told', async ({
@@ -107,24 +106,24 @@ test('a wall shows what it or the coach chooses, is shut out, and a wrong code o
 }) => {
   const code = await openRoom(page);
   const wall = await joinWall(browser, code);
-  await wall.getByRole('combobox', { name: 'Shows' }).click();
+  await wall.getByRole('combobox', { name: 'Show' }).click();
   await wall.getByRole('option', { name: 'the clock' }).click();
-  await expect(wall.getByText('said now')).toHaveCount(0);
-  const chosen = page.getByRole('combobox', { name: /^Wall w1 shows/ });
+  await expect(wall.getByText('call')).toHaveCount(0);
+  const chosen = page.getByRole('combobox', { name: /^Show on screen w1/ });
   await expect(chosen).toHaveText('the clock');
   await chosen.click();
-  await page.getByRole('option', { name: 'who is on what' }).click();
-  await expect(wall.getByRole('region', { name: 'Who is on what' })).toBeVisible();
-  await page.getByRole('button', { name: 'Shut out w1' }).click();
-  await expect(wall.getByRole('alert')).toHaveText('The coach has shut this wall out.');
+  await page.getByRole('option', { name: 'rotation' }).click();
+  await expect(wall.getByRole('region', { name: 'Rotation' })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove w1' }).click();
+  await expect(wall.getByRole('alert')).toHaveText('The coach has removed this screen.');
 
   const wrong = code.startsWith('B') ? 'CCCCC' : 'BBBBB';
   await wall.goto(`/wall/${wrong}`);
-  await expect(wall.getByRole('alert')).toContainText('No room has this code now');
+  await expect(wall.getByRole('alert')).toContainText('That code is not in use');
   await wall.goto(`/remote#${code}.${'a'.repeat(24)}`);
-  await expect(wall.getByRole('alert')).toContainText('may not press any more');
+  await expect(wall.getByRole('alert')).toContainText('no longer valid');
   await wall.goto('/remote');
-  await expect(wall.getByText('this phone’s camera opens it')).toBeVisible();
+  await expect(wall.getByText('Scan it with this phone’s camera')).toBeVisible();
 });
 
 test('a wall that loses the line counts on and comes back; a reload of the tablet keeps its code', async ({
@@ -138,13 +137,13 @@ test('a wall that loses the line counts on and comes back; a reload of the table
   await page.keyboard.press('ArrowRight');
   await expect(wall.getByText('Ready.')).toHaveCount(0);
   await page.reload();
-  await expect(wall.getByText('The coach’s tablet is away: counting on alone.')).toBeVisible();
+  await expect(wall.getByText('The coach’s device is offline: the clock keeps running.')).toBeVisible();
   const before = await seconds(wall);
   await expect.poll(() => seconds(wall)).toBeLessThan(before);
-  await page.getByRole('button', { name: 'Show on walls' }).click();
+  await page.getByRole('button', { name: 'Show on screens' }).click();
   await expect(page.getByText(`Code: ${code}`)).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Resume there' }).click();
+  await page.getByRole('button', { name: 'Resume' }).click();
   await expect(wall.getByText('Paused').first()).toBeVisible();
   await expect(wall.getByRole('timer')).toHaveText((await page.getByRole('timer').textContent()) ?? '');
 });
@@ -160,7 +159,7 @@ test('a restarted server: a screen and a remote that are back before the tablet 
   const page = await context.newPage();
   try {
     const code = await openRoom(page);
-    await page.getByRole('button', { name: 'Show its QR code' }).click();
+    await page.getByRole('button', { name: 'Show QR code' }).click();
     const address = new URL((await page.getByText(/\/remote#/).textContent()) ?? '');
     const others = await browser.newContext({ baseURL: `http://localhost:${port}` });
     const [wall, remote] = [await others.newPage(), await others.newPage()];
@@ -196,7 +195,7 @@ test('a restarted server: a screen and a remote that are back before the tablet 
 /** A copy of a tab, with a copy of what the tab remembers, as a browser's own *Duplicate* makes it. */
 async function duplicate(page: Page): Promise<Page> {
   const [copy] = await Promise.all([page.waitForEvent('popup'), page.evaluate(() => void open(location.href))]);
-  await expect(copy.getByRole('button', { name: 'Show on walls' })).toBeVisible();
+  await expect(copy.getByRole('button', { name: 'Show on screens' })).toBeVisible();
   return copy;
 }
 
@@ -207,12 +206,12 @@ test('a duplicated tab leaves the screens to the run that they follow', async ({
   await page.keyboard.press('Space');
   await expect(wall.getByText('Get ready').first()).toBeVisible();
   const copy = await duplicate(page);
-  await copy.getByRole('button', { name: 'Show on walls' }).click();
+  await copy.getByRole('button', { name: 'Show on screens' }).click();
   await expect(copy.getByText(/^Code: /)).not.toHaveText(`Code: ${code}`);
   await page.bringToFront();
   await page.keyboard.press('Space');
   await expect(wall.getByText('Paused').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Show on walls' }).click();
+  await page.getByRole('button', { name: 'Show on screens' }).click();
   await expect(page.getByText(`Code: ${code}`)).toBeVisible();
 });
 
@@ -235,7 +234,7 @@ test('where tabs cannot see each other, the one that is replaced is told, and ta
   expect(frames.length - before).toBe(0);
   await page.getByRole('button', { name: 'Share from here instead' }).click();
   await expect(page.getByText(`Code: ${code}`)).toBeVisible();
-  await copy.getByRole('button', { name: 'Show on walls' }).click();
+  await copy.getByRole('button', { name: 'Show on screens' }).click();
   await expect(told(copy)).toBeVisible();
   await expect(wall.getByRole('timer')).toBeVisible();
 });
@@ -245,7 +244,7 @@ test('a remote that presses without end does not hold the tablet up: Stop stops,
   browser,
 }) => {
   await openRoom(page);
-  await page.getByRole('button', { name: 'Show its QR code' }).click();
+  await page.getByRole('button', { name: 'Show QR code' }).click();
   const address = new URL((await page.getByText(/\/remote#/).textContent()) ?? '');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Space');
@@ -270,12 +269,12 @@ test('a remote that presses without end does not hold the tablet up: Stop stops,
     },
     [code, secret] as const,
   );
-  await expect(page.getByRole('button', { name: 'End the run' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'End session' })).toBeVisible();
   expect(await page.evaluate(() => Date.now())).toBeLessThan(stopped + 5000);
-  await page.getByRole('button', { name: 'Go on', exact: true }).click();
-  await page.getByRole('button', { name: 'Show on walls' }).click();
-  await page.getByRole('button', { name: /^Shut out r1/ }).click();
-  await expect(remote.getByRole('alert')).toHaveText('The coach has shut this remote out.');
+  await page.getByRole('button', { name: 'Resume', exact: true }).click();
+  await page.getByRole('button', { name: 'Show on screens' }).click();
+  await page.getByRole('button', { name: /^Remove r1/ }).click();
+  await expect(remote.getByRole('alert')).toHaveText('The coach has removed this remote.');
   await remote.reload();
-  await expect(remote.getByRole('alert')).toContainText('may not press any more');
+  await expect(remote.getByRole('alert')).toContainText('no longer valid');
 });

@@ -8,6 +8,8 @@ import { root } from './steps.mjs';
 /** Files whose names hold a hash of what is in them; `server/app.ts` lets browsers keep them. */
 const hashed = /-[A-Z0-9]{8}\.[a-z0-9]+$/;
 const recording = /^voice\/.+\.(ogg|m4a)$/;
+/** Of the guide: they come after code and voices. */
+const picture = /^guide\/.+\.png$/;
 /** What is fetched only by who wants it, what the server alone reads, the worker before this one, and what mends all these. */
 const leftOut = /^3rdpartylicenses\.txt$|^mend\.(html|js)$|^words\/|\.gz$|^ngsw-worker\.js$|^offline-worker\.js$/;
 
@@ -26,8 +28,9 @@ function listed(folder) {
     });
   const without = (all) => all.map(({ url, revision, bytes }) => ({ url, revision, bytes }));
   return {
-    code: without(files.filter(({ name }) => !recording.test(name))),
+    code: without(files.filter(({ name }) => !recording.test(name) && !picture.test(name))),
     recordings: without(files.filter(({ name }) => recording.test(name))),
+    pictures: without(files.filter(({ name }) => picture.test(name))),
   };
 }
 

@@ -16,9 +16,9 @@ const args = [
 async function coachOf(page: Page): Promise<{ readonly code: string; readonly remote: string }> {
   const coach = await page.context().newPage();
   await coach.goto(`http://localhost:${port}/run/demo-four-corners`);
-  await coach.getByRole('button', { name: 'Show on walls' }).click();
+  await coach.getByRole('button', { name: 'Show on screens' }).click();
   const code = (await coach.getByText(/^Code: /).textContent()) ?? '';
-  await coach.getByRole('button', { name: 'Show its QR code' }).click();
+  await coach.getByRole('button', { name: 'Show QR code' }).click();
   const remote = (await coach.getByText(/\/remote#/).textContent()) ?? '';
   await coach.keyboard.press('Escape');
   await coach.keyboard.press('Space');
@@ -44,7 +44,7 @@ async function wallOf(page: Page, shows?: RegExp): Promise<void> {
   await page.getByRole('button', { name: 'Join' }).click();
   await page.getByRole('timer').waitFor();
   if (shows) {
-    await page.getByRole('combobox', { name: 'Shows' }).click();
+    await page.getByRole('combobox', { name: 'Show' }).click();
     await page.getByRole('option', { name: shows }).first().click();
   }
   await page.waitForTimeout(5000);
@@ -79,8 +79,8 @@ const pictures: readonly Picture[] = [
     path: '/sheets/demo-hands-then-legs',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Take home' }).click();
-      await page.getByRole('menuitem', { name: 'Film' }).click();
-      await page.getByRole('combobox', { name: 'What' }).click();
+      await page.getByRole('menuitem', { name: 'Video' }).click();
+      await page.getByRole('combobox', { name: 'Part' }).click();
       await page.getByRole('option', { name: /^Round 2/ }).click();
       await page.getByRole('slider', { name: 'Moment' }).fill('31000');
       await page.waitForTimeout(1500);
@@ -97,10 +97,10 @@ const pictures: readonly Picture[] = [
     path: '/combos',
     prepare: async (page) => {
       await page.getByRole('button', { name: /^Two bells/ }).click();
-      await page.getByRole('button', { name: 'Show as figure' }).click();
-      await page.getByRole('button', { name: 'Hold the figure' }).click();
-      await page.getByRole('button', { name: 'One move on' }).click();
-      await page.getByRole('button', { name: 'Put the figure away' }).evaluate((button) => button.scrollIntoView());
+      await page.getByRole('button', { name: 'Show figure' }).click();
+      await page.getByRole('button', { name: 'Pause' }).click();
+      await page.getByRole('button', { name: 'Next move' }).click();
+      await page.getByRole('button', { name: 'Hide figure' }).evaluate((button) => button.scrollIntoView());
     },
   },
   {
@@ -114,8 +114,8 @@ const pictures: readonly Picture[] = [
     name: 'bench',
     path: '/bench',
     prepare: async (page) => {
-      await page.getByRole('tab', { name: 'Ball between cords' }).click();
-      await page.getByRole('list', { name: 'What hits and what misses' }).waitFor();
+      await page.getByRole('tab', { name: 'Double-end bag' }).click();
+      await page.getByRole('list', { name: 'Hits and misses' }).waitFor();
       await page.waitForTimeout(900);
     },
   },
@@ -155,10 +155,10 @@ const pictures: readonly Picture[] = [
       await page.getByRole('button', { name: 'What next' }).click();
       await page.keyboard.press('Alt+c');
       await page
-        .getByRole('button', { name: /^Beside / })
+        .getByRole('button', { name: /^Similar to / })
         .first()
         .waitFor();
-      await page.getByRole('listbox', { name: 'What can follow' }).getByRole('option').first().waitFor();
+      await page.getByRole('listbox', { name: 'Possible next moves' }).getByRole('option').first().waitFor();
     },
   },
   { name: 'run-show', path: '/run/demo-first-watch', prepare: (page) => runTo(page, /^(Show|Watch)/, 6) },
@@ -178,7 +178,7 @@ const pictures: readonly Picture[] = [
       const { remote } = await coachOf(page);
       await page.goto(remote);
       await page.reload();
-      await page.getByRole('button', { name: 'Everyone with me' }).waitFor();
+      await page.getByRole('button', { name: 'Hold the class' }).waitFor();
     },
   },
   { name: 'progress', path: '/progress', prepare: (page) => page.locator('kt-chart-card svg').nth(1).waitFor() },
@@ -188,7 +188,7 @@ const pictures: readonly Picture[] = [
     name: 'settings',
     path: '/settings',
     installed: true,
-    prepare: (page) => page.getByText(/Everything is on this device, both voices/).waitFor(),
+    prepare: (page) => page.getByText(/Everything is on this device, including both voices/).waitFor(),
   },
 ];
 

@@ -121,11 +121,14 @@ export async function build() {
     'app',
     'core',
     'demo',
+    'docs/guide',
+    'docs/screenshots',
     'server',
     'angular.json',
     'scripts/chunks.mjs',
     'scripts/examples.mjs',
     'scripts/first-line.mjs',
+    'scripts/guide.mjs',
     'scripts/lame-licence.txt',
     'scripts/offline.mjs',
     'scripts/steps.mjs',
@@ -141,7 +144,8 @@ export async function build() {
   )
     return;
   const { buildExamples } = await import('./examples.mjs');
-  await Promise.all([buildPlayer(), buildExamples()]);
+  const { buildGuide } = await import('./guide.mjs');
+  await Promise.all([buildPlayer(), buildExamples(), buildGuide()]);
   must(process.execPath, [...ng, 'build', '--stats-json'], 'Building the application');
   const { joinChunks } = await import('./chunks.mjs');
   await joinChunks(browserFolder, join(root, 'dist/app/stats.json'));

@@ -59,8 +59,12 @@ const readingOnly: RequestHandler = (request, response, next) => {
   const sends =
     Number(request.headers['content-length'] ?? 0) > 0 || request.headers['transfer-encoding'] !== undefined;
   if (request.method !== 'GET' && request.method !== 'HEAD')
-    response.status(405).set({ Allow: 'GET, HEAD', Connection: 'close' }).type('text').send('Only GET and HEAD');
-  else if (sends) response.status(413).set('Connection', 'close').type('text').send('Nothing is taken in here');
+    response
+      .status(405)
+      .set({ Allow: 'GET, HEAD', Connection: 'close' })
+      .type('text')
+      .send('Only GET and HEAD are allowed');
+  else if (sends) response.status(413).set('Connection', 'close').type('text').send('This server accepts no data here');
   else next();
 };
 

@@ -188,8 +188,8 @@ describe('the door', () => {
     expect(
       [error('EADDRINUSE'), error('EACCES'), error('ENOTFOUND'), error('EOTHER')].map((line) => line.slice(0, 24)),
     ).toEqual([
-      'Port 80 is taken: set PO',
-      'Port 80 may not be used ',
+      'Port 80 is in use: set P',
+      'Port 80 cannot be used h',
       'HOST is "h", which is no',
       'The server cannot listen',
     ]);

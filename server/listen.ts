@@ -84,7 +84,7 @@ export function greeting(
     ),
     ...(https
       ? [
-          `To trust it, open ${addressesOf(door)[0] ?? here}/authority.crt on the device and follow README, “On other devices”.`,
+          `To trust it, open ${addressesOf(door)[0] ?? here}/authority.crt on the device and follow “On other devices” in the README.`,
           `Compare the SHA-256 fingerprint before you trust it: ${https.fingerprint}`,
         ]
       : []),
@@ -100,12 +100,12 @@ export function errorLine(
 ): string {
   switch (error.code) {
     case 'EADDRINUSE':
-      return `Port ${port} is taken: set ${setting} to another one, for example ${setting}=${port + 1} npm start`;
+      return `Port ${port} is in use: set ${setting} to another one, for example ${setting}=${port + 1} npm start`;
     case 'EACCES':
-      return `Port ${port} may not be used here: set ${setting} to one from 1024 on, for example ${setting}=${usualPort} npm start`;
+      return `Port ${port} cannot be used here: set ${setting} to 1024 or higher, for example ${setting}=${usualPort} npm start`;
     case 'EADDRNOTAVAIL':
     case 'ENOTFOUND':
-      return `HOST is "${host}", which is no address of this machine: leave HOST out, or set it to 0.0.0.0 for all of them`;
+      return `HOST is "${host}", which is not an address of this machine: leave HOST unset, or set it to 0.0.0.0 for all addresses`;
     default:
       return `The server cannot listen at ${host}, port ${port}: ${error.message}`;
   }

@@ -68,7 +68,7 @@ function make<Tag extends keyof HTMLElementTagNameMap>(
 
 function rowOf({ id, title, figures }: FirstRow): HTMLElement {
   const [row, words, name, run] = [make('li'), make('div', 'words'), make('h2'), make('a', 'first-button', '▶  Run')];
-  const link = make('a', '', title || 'Without a title');
+  const link = make('a', '', title || 'Untitled');
   link.href = `/sheets/${encodeURIComponent(id)}`;
   run.href = `/run/${encodeURIComponent(id)}`;
   run.setAttribute('aria-label', `Run ${title}`);

@@ -7,13 +7,13 @@ import { dropOtherRecordings, keepRecording, keptRecording } from './recordings'
 
 declare const self: ServiceWorkerGlobalScope;
 /** The files of this version, put here by the build (`scripts/offline.mjs`). */
-declare const listedFiles: { readonly code: readonly ListedFile[]; readonly recordings: readonly ListedFile[] };
+declare const listedFiles: Readonly<Record<'code' | 'recordings' | 'pictures', readonly ListedFile[]>>;
 
 /**
  * Puts everything on the device, and answers from there. No page is controlled by it before everything is there, and then from
  * its next start on: until that, all that a page asks for goes to the network. So it never claims the pages that are open.
  */
-const { code, recordings } = listedFiles;
+const { code, recordings, pictures } = listedFiles;
 const cacheName = 'keen-tempo-files';
 const controller = new PrecacheController({ cacheName });
 controller.addToCacheList([...code]);
@@ -50,19 +50,19 @@ async function playable(): Promise<readonly ListedFile[]> {
 self.addEventListener('install', (event) => {
   const installed = async (): Promise<void> => {
     await controller.install(event);
-    for (const file of await playable()) await keepRecording(file, quiet);
+    for (const file of [...(await playable()), ...pictures]) await keepRecording(file, quiet);
   };
   event.waitUntil(installed());
 });
 
 self.addEventListener('activate', (event) => {
-  event.waitUntil(Promise.all([controller.activate(event), dropOtherRecordings(recordings)]));
+  event.waitUntil(Promise.all([controller.activate(event), dropOtherRecordings([...recordings, ...pictures])]));
 });
 
 /** What is on the device of this version. */
 async function howMuch(): Promise<Kept> {
   const cache = await caches.open(cacheName);
-  const wanted = await playable();
+  const wanted = [...(await playable()), ...pictures];
   const answers = await Promise.all([
     ...code.map(({ url }) => cache.match(controller.getCacheKeyForURL(url) ?? url)),
     ...wanted.map(keptRecording),
@@ -94,7 +94,7 @@ self.addEventListener('message', (event) => {
 // An address of the application is answered by its first page; a file has an ending.
 registerRoute(new PrecacheRoute(controller));
 registerRoute(new NavigationRoute(controller.createHandlerBoundToURL('/index.html'), { denylist: [/\.[^/]+$/] }));
-for (const file of recordings)
+for (const file of [...recordings, ...pictures])
   registerRoute(
     ({ url, sameOrigin }) => sameOrigin && url.pathname === file.url,
     async ({ request }) => (await keptRecording(file)) ?? fetch(request),

@@ -18,7 +18,7 @@ async function fetchPiece({ url }: ListedFile, from: number): Promise<Response> 
   const range = `bytes=${from}-${from + pieceBytes - 1}`;
   // Not from the browser's cache, where an older recording may lie under this address.
   const answer = await fetch(url, { headers: { range }, cache: 'no-store', priority: 'low' });
-  if (answer.status !== 206) throw new Error(`${url}: ${answer.status} in place of a piece`);
+  if (answer.status !== 206) throw new Error(`${url}: ${answer.status} in place of a part`);
   return new Response(await answer.blob());
 }
 
@@ -42,7 +42,7 @@ export async function keepRecording(file: ListedFile, quiet: () => Promise<void>
     if (!there) await cache.put(pieceOf(file, from), piece.clone());
     pieces.push(await piece.blob());
   }
-  const whole = new Blob(pieces);
+  const whole = new Blob(pieces, { type: pieces[0]?.type ?? '' });
   const same = hex(await crypto.subtle.digest('SHA-256', await whole.arrayBuffer())) === file.revision;
   if (same) await cache.put(keyOf(file), new Response(whole));
   for (const from of starts) await cache.delete(pieceOf(file, from));

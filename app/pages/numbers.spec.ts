@@ -117,10 +117,10 @@ describe('numbers', () => {
     await fixture.whenStable();
     const before = rooms.room()?.bags[0];
     if (!before) throw new Error('no bag');
-    type(host, 'Upper edge', String(before.bottom));
+    type(host, 'Top edge', String(before.bottom));
     await fixture.whenStable();
-    expect(fieldOf(host, 'Upper edge').value).toBe(String(before.bottom));
-    expect(wrongAt(host, 'Upper edge')).toBe(`Write ${(before.bottom + 0.02).toFixed(2).replace(/0$/, '')} to 6`);
+    expect(fieldOf(host, 'Top edge').value).toBe(String(before.bottom));
+    expect(wrongAt(host, 'Top edge')).toBe(`Enter ${(before.bottom + 0.02).toFixed(2).replace(/0$/, '')} to 6`);
     expect(rooms.room()?.bags[0]).toEqual(before);
     expect((await rooms.put({ ...demoRoom, bags: [{ ...before, top: before.bottom }] })).refused).toContain(
       'the top edge must be above the bottom edge',

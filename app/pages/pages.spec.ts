@@ -60,7 +60,7 @@ describe('the list of sheets', () => {
     const rename = async (name: string, key: string): Promise<void> => {
       await choose(host, 'Ten minutes before the shift', 'Rename');
       await shows(host, (page) => page.querySelector('.list input') !== null);
-      const field = fieldOf(host, 'New title');
+      const field = fieldOf(host, 'Title');
       field.value = name;
       field.dispatchEvent(new Event('input'));
       field.dispatchEvent(new KeyboardEvent('keydown', { key }));
@@ -118,7 +118,7 @@ describe('the log', () => {
         .slice(0, 6)
         .map((when) => when.slice(0, 10)),
     ).toEqual(['Sun 22 Nov', 'Fri 20 Nov', 'Wed 18 Nov', 'Sun 15 Nov', 'Fri 13 Nov', 'Wed 11 Nov']);
-    const given = entries(host).find((each) => each.textContent.includes('given up'));
+    const given = entries(host).find((each) => each.textContent.includes('ended early'));
     expect(given?.textContent).toContain('24:48');
     expect(given?.textContent).toContain('of 40:00');
     host.querySelector<HTMLElement>('th.mat-column-time .mat-sort-header-container')?.click();
@@ -129,8 +129,8 @@ describe('the log', () => {
 
   it('keeps what is added afterwards, and refuses a count that cannot be', async () => {
     const { host, fixture } = await open(LogPage, (page) => ready(page));
-    button(host, 'Change the entry of Ten minutes').focus();
-    button(host, 'Change the entry of Ten minutes').click();
+    button(host, 'Edit the entry for Ten minutes').focus();
+    button(host, 'Edit the entry for Ten minutes').click();
     await shows(host, (page) => page.querySelector('kt-entry-form') !== null);
     expect(document.activeElement?.getAttribute('aria-label')).toBe('Entry of Ten minutes before the shift');
     const set = async (name: string, value: string): Promise<void> => {
@@ -150,7 +150,7 @@ describe('the log', () => {
     );
     button(host, 'Close').click();
     await shows(host, (page) => page.querySelector('kt-entry-form') === null);
-    expect(document.activeElement?.getAttribute('aria-label')).toMatch(/^Change the entry of Ten minutes/);
+    expect(document.activeElement?.getAttribute('aria-label')).toMatch(/^Edit the entry for Ten minutes/);
     const stored = await (await TestBed.inject(Store).database()).log.get('demo-entry-2');
     expect([stored?.entry.counted, stored?.entry.effort, stored?.entry.note]).toEqual([380, 9, 'Two more next time']);
   });
@@ -174,7 +174,7 @@ describe('the log', () => {
   it('says so when it is empty', async () => {
     const { host } = await open(LogPage, (page) => ready(page));
     await TestBed.inject(DemoService).clear();
-    await shows(host, (page) => page.textContent.includes('Nothing has been run yet.'));
+    await shows(host, (page) => page.textContent.includes('The log is empty.'));
   });
 });
 
@@ -182,13 +182,13 @@ describe('the settings', () => {
   it('are kept at once and shown as chosen', async () => {
     const { host, fixture } = await open(SettingsPage, (page) => page.querySelectorAll('mat-select').length > 10);
     await TestBed.inject(SettingsService).loaded;
-    await choice(host, 'Look', 'Light');
-    await choice(host, 'Get ready before second zero', 'nothing');
-    await choice(host, 'Count the last seconds from', '3');
-    await choice(host, 'Kick after a hand', 'With the same side too; no note');
-    await choice(host, 'Room for fingers', 'Roomy, for tablets and gloves');
+    await choice(host, 'Theme', 'Light');
+    await choice(host, 'Get-ready time', 'nothing');
+    await choice(host, 'Count down from', '3');
+    await choice(host, 'Kick after a punch', 'Either leg; no flag');
+    await choice(host, 'Spacing', 'Roomy, for tablets and gloves');
     expect(document.documentElement.classList).toContain('roomy');
-    await choice(host, 'Room for fingers', 'Close together, for a mouse');
+    await choice(host, 'Spacing', 'Compact, for a mouse');
     const volume = host.querySelector<HTMLInputElement>('input[type=range]') as HTMLInputElement;
     volume.value = '0.25';
     for (const event of ['input', 'change']) volume.dispatchEvent(new Event(event));
@@ -196,8 +196,8 @@ describe('the settings', () => {
     expect(TestBed.inject(SettingsService).settings()).toEqual(
       jasmine.objectContaining({ look: 'light', countIn: 0, countFrom: 3, kickSchool: 'same', volume: 0.25 }),
     );
-    expect(chosen(host, 'Look')).toBe('Light');
-    await choice(host, 'Look', 'As the device');
+    expect(chosen(host, 'Theme')).toBe('Light');
+    await choice(host, 'Theme', 'Same as device');
   });
 
   it('refuse numbers with two meanings, and keep only a good scheme', async () => {
@@ -233,7 +233,7 @@ describe('the settings', () => {
       { number: 7, move: 'bk' },
       { number: 12, move: 'tp' },
     ]);
-    button(host, 'Leave out 12').click();
+    button(host, 'Remove 12').click();
     expect(settings.settings().ownNumbers?.beyondSix.length).toBe(1);
   });
 });

@@ -11,12 +11,12 @@ import { ProgressService } from '../services/progress.service';
   template: `
     @if (adding(); as far) {
       <p>
-        Adding up {{ far.done | number }} of {{ far.of | number }} entries, once: what is added up is kept. You can go
-        elsewhere meanwhile.
+        Adding up {{ far.done | number }} of {{ far.of | number }} entries. This happens only once; you can carry on
+        elsewhere.
       </p>
       <mat-progress-bar aria-label="Adding up the log" [value]="percent()" />
     } @else {
-      <p role="status">Opening…</p>
+      <p role="status">Loading…</p>
     }
   `,
   host: { class: 'stack' },

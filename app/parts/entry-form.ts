@@ -24,7 +24,7 @@ const anchors: Readonly<Record<number, string>> = {
   4: 'somewhat hard',
   6: 'hard',
   8: 'very hard',
-  10: 'all there is',
+  10: 'all out',
 };
 
 /** Counts that are one tap away, as shares of what was planned. */
@@ -59,7 +59,7 @@ export class EntryForm {
   /** What the chosen figure means; between two words, both. */
   protected readonly anchor = computed(() => {
     const { effort } = this.own();
-    if (effort === null) return '0 is rest, 4 somewhat hard, 6 hard, 10 all there is';
+    if (effort === null) return '0 rest, 4 somewhat hard, 6 hard, 10 all out';
     return `${effort}: ${anchors[effort] ?? `${anchors[effort - 1]} to ${anchors[effort + 1]}`}`;
   });
   protected readonly planned = computed(() => this.line(this.entry().planned));
@@ -90,7 +90,7 @@ export class EntryForm {
     const { punches, meanPulse, mostPulse } = this.entry().sensed ?? {};
     return [
       ...(typeof punches === 'number' ? [`${punches} punches`] : []),
-      ...(typeof meanPulse === 'number' ? [`pulse ${meanPulse} on average, ${mostPulse} at most`] : []),
+      ...(typeof meanPulse === 'number' ? [`heart rate ${meanPulse} average, ${mostPulse} maximum`] : []),
     ].join(' · ');
   });
 

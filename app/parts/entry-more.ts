@@ -10,18 +10,16 @@ type Of = NonNullable<LogEntry['count']>['of'] | undefined;
 type RoundSaid = NonNullable<LogEntry['rounds']>[number];
 
 const whose: readonly Choice<Of>[] = [
-  { value: undefined, name: 'not said' },
-  { value: 'several', name: 'the mean of several' },
-  { value: 'one', name: 'one person’s' },
+  { value: undefined, name: 'not given' },
+  { value: 'several', name: 'average of several people' },
+  { value: 'one', name: 'one person' },
 ];
 const pulseSchema = z.nullable(z.int().check(z.gte(20), z.lte(260)));
 const groupSchema = z.string().check(z.maxLength(80));
 const nameSchema = z.string().check(z.maxLength(60));
 const namesSchema = z
   .string()
-  .check(
-    z.refine((text) => namesIn(text).every((name) => name.length <= 60), { error: 'write names parted by commas' }),
-  );
+  .check(z.refine((text) => namesIn(text).every((name) => name.length <= 60), { error: 'separate names with commas' }));
 /** Rounds that are offered one by one, at the most. */
 const mostRounds = 60;
 
@@ -52,32 +50,37 @@ const namesIn = (text: string): string[] => [
       <kt-number-field label="People" [value]="who().people" [schema]="people" (put)="put({ people: $event })" />
       <kt-text-field
         class="wide"
-        label="Names, parted by commas"
-        hint="Nobody has to be named"
+        label="Names, separated by commas"
+        hint="Names are optional"
         [value]="who().names.join(', ')"
         [schema]="namesSchema"
         (put)="put({ names: namesIn($event) })"
       />
     </div>
     <div class="line">
-      <kt-choice-field label="Whose count" [value]="entry().count?.of" [choices]="whose" (put)="putCount($event)" />
+      <kt-choice-field
+        label="Whose count is it?"
+        [value]="entry().count?.of"
+        [choices]="whose"
+        (put)="putCount($event)"
+      />
       @if (entry().count?.of === 'one') {
         <kt-text-field
           class="wide"
-          label="Whose, if they like"
+          label="Name (optional)"
           [value]="entry().count?.name ?? ''"
           [schema]="nameSchema"
           (put)="putCount('one', $event)"
         />
       }
       <kt-number-field
-        label="Mean pulse"
+        label="Average heart rate"
         [value]="entry().pulse?.mean"
         [schema]="pulseSchema"
         (put)="putPulse({ mean: $event })"
       />
       <kt-number-field
-        label="Highest pulse"
+        label="Highest heart rate"
         [value]="entry().pulse?.most"
         [schema]="pulseSchema"
         (put)="putPulse({ most: $event })"
@@ -90,13 +93,13 @@ const namesIn = (text: string): string[] => [
           <li class="line">
             <span>Round {{ each.round }}</span>
             <kt-number-field
-              [label]="'Effort of round ' + each.round"
+              [label]="'Effort for round ' + each.round"
               [value]="each.effort"
               [schema]="effort"
               (put)="putRound(each, { effort: $event })"
             />
             <kt-number-field
-              [label]="'Count of round ' + each.round"
+              [label]="'Count for round ' + each.round"
               [value]="each.counted"
               [schema]="counted"
               (put)="putRound(each, { counted: $event })"

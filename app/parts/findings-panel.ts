@@ -8,9 +8,9 @@ import type { Finding } from '../../core/index';
   imports: [MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <aside aria-label="Findings">
+    <aside aria-label="Checks">
       <h2>
-        Findings <span class="soft">{{ summary() }}</span>
+        Checks <span class="soft">{{ summary() }}</span>
       </h2>
       @if (findings().length === 0) {
         <p class="soft">Everything adds up.</p>
@@ -35,7 +35,7 @@ import type { Finding } from '../../core/index';
                 <span class="soft">{{ finding.mend }}</span>
               }
               @if (finding.blockId) {
-                <button matButton class="word" type="button" (click)="shown.emit(finding)">Show</button>
+                <button matButton class="word" type="button" (click)="shown.emit(finding)">Go to it</button>
               }
             </p>
           </li>
@@ -68,6 +68,6 @@ export class FindingsPanel {
       return { finding, key: `${about} ${nth}` };
     });
   });
-  protected readonly names = { error: 'Error', warning: 'Warning', note: 'Note' } as const;
+  protected readonly names = { error: 'Problem', warning: 'Warning', note: 'Note' } as const;
   protected readonly summary = computed(() => (this.findings().length > 0 ? String(this.findings().length) : ''));
 }

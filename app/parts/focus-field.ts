@@ -17,7 +17,7 @@ import { TextField } from './fields/text-field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <kt-text-field
-      hint='Words in quotes, then what they belong to: "Elbows in" on 2 3b bag heavy level beginner every 0:45 only'
+      hint='Put the cue in quotes, then say when it applies: "Elbows in" on 2 3b bag heavy level beginner every 0:45 only'
       [label]="label()"
       [value]="text()"
       [rows]="rows()"
@@ -49,7 +49,7 @@ export class FocusField {
   /** The first line that cannot be read, and how to mend it; nothing is kept until it can. */
   protected readonly fault = (text: string): string => {
     const lines = this.read(text);
-    if (lines.length > sheetLimits.focuses) return `Write at most ${sheetLimits.focuses} reminders`;
+    if (lines.length > sheetLimits.focuses) return `Use up to ${sheetLimits.focuses} cues`;
     const [fault] = lines.flatMap(({ faults }) => faults);
     return fault ? `${fault.what}: ${fault.mend.replace('focus: ', '')}` : '';
   };

@@ -20,7 +20,7 @@ describe('a hint', () => {
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
     expect(host.querySelectorAll('[role=note]').length).toBe(2);
-    press(host, 'Put this hint away');
+    press(host, 'Dismiss this hint');
     await fixture.whenStable();
     expect(host.textContent.trim()).toBe('Second');
     expect(TestBed.inject(SettingsService).settings().hintsSeen).toEqual(['one']);

@@ -12,7 +12,7 @@ import { SettingsService } from '../services/settings.service';
     @if (shows()) {
       <p role="note">
         <span><ng-content /></span>
-        <button type="button" matIconButton aria-label="Put this hint away" (click)="away()">
+        <button type="button" matIconButton aria-label="Dismiss this hint" (click)="away()">
           <mat-icon svgIcon="close" />
         </button>
       </p>

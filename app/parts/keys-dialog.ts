@@ -15,10 +15,10 @@ import { fieldLook } from './fields/field-look';
   providers: [fieldLook],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 mat-dialog-title>Keys</h2>
+    <h2 mat-dialog-title>Shortcuts</h2>
     <mat-dialog-content>
       <mat-form-field>
-        <mat-label>Search the keys</mat-label>
+        <mat-label>Search shortcuts</mat-label>
         <input matInput type="search" autocomplete="off" [formControl]="search" />
       </mat-form-field>
       @for (place of places(); track place.where) {
@@ -36,7 +36,7 @@ import { fieldLook } from './fields/field-look';
           }
         </dl>
       } @empty {
-        <p class="soft">No key does that here.</p>
+        <p class="soft">No shortcut found.</p>
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end"

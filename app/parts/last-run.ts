@@ -12,12 +12,12 @@ import { LastRunsService } from '../services/last-runs.service';
   template: `
     @if (last(); as last) {
       <span
-        >Last run {{ last.startedAt | date: 'd MMM' }}{{ last.done.finished ? '' : ', given up'
+        >Last run {{ last.startedAt | date: 'd MMM' }}{{ last.done.finished ? '' : ', ended early'
         }}{{ last.effort === null ? '' : ', effort ' + last.effort + ' of 10'
         }}{{ last.counted === null ? '' : ', ' + last.counted + ' punches counted' }}</span
       >
     } @else {
-      <span>Not run yet</span>
+      <span>Never run</span>
     }
   `,
 })

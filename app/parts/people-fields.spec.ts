@@ -19,17 +19,17 @@ describe('the fields for who comes', () => {
   const host = (): HTMLElement => fixture.nativeElement as HTMLElement;
 
   it('show who comes and say what changes', async () => {
-    expect([fieldOf(host(), 'People').value, fieldOf(host(), 'Left-handed').value]).toEqual(['12', '']);
+    expect([fieldOf(host(), 'People').value, fieldOf(host(), 'Left-handers').value]).toEqual(['12', '']);
     expect(chosen(host(), 'Level')).toBe('beginner');
     type(host(), 'People', '14');
-    type(host(), 'Left-handed', '3');
+    type(host(), 'Left-handers', '3');
     await choose(host(), 'Level', 'advanced');
     expect(changes).toEqual([{ people: 14 }, { leftHanded: 3 }, { level: 'advanced' }]);
   });
 
-  it('take what is emptied as not said, and keep what cannot be in view with its mend', async () => {
+  it('take what is emptied as not set, and keep what cannot be in view with its mend', async () => {
     type(host(), 'People', '');
-    await choose(host(), 'Level', 'not said');
+    await choose(host(), 'Level', 'not set');
     expect(changes).toEqual([{ people: undefined }, { level: undefined }]);
     for (const wrong of ['-3', '900', '14.4']) {
       type(host(), 'People', wrong);

@@ -23,7 +23,7 @@ export interface People {
       (put)="changed.emit({ people: $event ?? undefined })"
     />
     <kt-number-field
-      label="Left-handed"
+      label="Left-handers"
       [value]="people().leftHanded"
       [schema]="schemas.leftHanded"
       (put)="changed.emit({ leftHanded: $event ?? undefined })"
@@ -49,5 +49,5 @@ export class PeopleFields {
   readonly people = input.required<People>();
   readonly changed = output<People>();
   protected readonly schemas = headSchema.shape.class.def.innerType.shape;
-  protected readonly levels = orNothing('not said', levels);
+  protected readonly levels = orNothing('not set', levels);
 }

@@ -25,7 +25,7 @@ const names: Readonly<Record<PickKind, string>> = {
   format: 'Formats',
   exercise: 'Exercises',
   template: 'Templates',
-  book: 'Book',
+  book: 'Combinations',
   sheet: 'Sheets',
 };
 /** More than this are found by searching. */
@@ -63,7 +63,7 @@ export class PickPanel {
   /** Ids of the lists that it can be dragged into. */
   readonly into = input<readonly string[]>([]);
   /** What pressing does, in a word. */
-  readonly action = input('Put in');
+  readonly action = input('Add');
   readonly picked = output<Pick>();
 
   protected readonly names = names;

@@ -17,13 +17,13 @@ const calmMs = 400;
     <span>
       @if (expected(); as expected) {
         @if (expected.counts > 0) {
-          By your counts <b>{{ expected.least }}–{{ expected.most }}</b> punches.
+          Expect <b>{{ expected.least }}–{{ expected.most }}</b> punches, going by your counts.
         }
       }
       {{ story()?.sentence }}
     </span>
     @if (story()?.sentence) {
-      <a routerLink="/log" [queryParams]="{ sheet: sheet().id }">Round by round</a>
+      <a routerLink="/log" [queryParams]="{ sheet: sheet().id }">See past sessions</a>
     }
   `,
   styles: `

@@ -12,8 +12,8 @@ import { Store } from '../store/store';
     @if (why(); as reason) {
       <div role="alert" class="notice">
         <p>
-          <b>Nothing is kept on this device:</b> {{ reason }}. Everything works, in this tab alone; it moves to the
-          device as soon as that can be.
+          <b>Nothing is being saved on this device:</b> {{ reason }}. Everything works in this tab and will be saved as
+          soon as possible.
         </p>
         <button matButton="outlined" type="button" (click)="export()">Export everything</button>
       </div>
@@ -21,8 +21,8 @@ import { Store } from '../store/store';
     @if (waiting().length > 0) {
       <div role="alert" class="notice">
         <p>
-          <b>Not saved yet: {{ what() }}.</b> {{ reason() }}. It stays here and is written again by itself; do not close
-          this tab.
+          <b>Not saved yet: {{ what() }}.</b> {{ reason() }}. Your changes are still here and will be saved
+          automatically; keep this tab open.
         </p>
         <button matButton="outlined" type="button" (click)="store.tryAgain()">Try now</button>
         <button matButton="outlined" type="button" (click)="export()">Export everything</button>

@@ -16,7 +16,7 @@ describe('tap along', () => {
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
     const pad = host.querySelector('.pad') as HTMLElement;
-    expect(host.textContent).toContain('A few more taps are needed');
+    expect(host.textContent).toContain('Keep tapping');
     // Straights follow one another every 0.30 s at steady pace; these come every 0.25 s, so the pace is 1.2.
     for (let tap = 0; tap < 12; tap += 1) {
       const event = new KeyboardEvent('keydown', { key: 't' });

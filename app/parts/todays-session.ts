@@ -17,11 +17,11 @@ import { TodayService } from '../services/today.service';
       <p class="notice" role="note">
         <span
           >Today in “{{ today.programme.wishes.name || 'the programme' }}”:
-          <b class="figures">{{ today.session.adds ? sayStep(today.session.adds) : 'what is due' }}</b>, effort
+          <b class="figures">{{ today.session.adds ? sayStep(today.session.adds) : 'review' }}</b>, effort
           {{ today.session.effort }}.</span
         >
-        <button type="button" matButton="filled" (click)="open()">Open its sheet <kbd>T</kbd></button>
-        <a matButton="outlined" routerLink="/programme">To the programme</a>
+        <button type="button" matButton="filled" (click)="open()">Open today’s sheet <kbd>T</kbd></button>
+        <a matButton="outlined" routerLink="/programme">Go to Programme</a>
       </p>
     }
   `,

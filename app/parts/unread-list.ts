@@ -11,8 +11,8 @@ const things: Readonly<Record<LookedAt, string>> = {
   sheets: 'Sheet',
   log: 'Log entry',
   book: 'Combination',
-  runs: 'Broken-off run',
-  choices: 'Stored choice',
+  runs: 'Interrupted session',
+  choices: 'Saved setting',
 };
 
 /** Records that cannot be read: older, damaged or newer ones. They are kept, and go to a file as they are. */
@@ -23,9 +23,9 @@ const things: Readonly<Record<LookedAt, string>> = {
   template: `
     @if (unread().length > 0) {
       <section aria-labelledby="unread-title">
-        <h2 id="unread-title">Not readable here</h2>
+        <h2 id="unread-title">Could not be read</h2>
         <p class="soft">
-          Damaged, or from a newer version. Nothing writes over them: export them, and bring this program up to date, or
+          These are damaged or from a newer version. They are kept untouched: export them, then update Keen Tempo, or
           delete them.
         </p>
         <ul class="stack">
@@ -35,9 +35,7 @@ const things: Readonly<Record<LookedAt, string>> = {
                 ><b>{{ things[record.store] }} “{{ record.name }}”</b>: {{ record.why }}</span
               >
               <span>
-                <button matButton="outlined" type="button" (click)="export(record)">
-                  Export “{{ record.name }}” as it is
-                </button>
+                <button matButton="outlined" type="button" (click)="export(record)">Export “{{ record.name }}”</button>
                 <button matButton type="button" (click)="remove(record)">Delete “{{ record.name }}”</button>
               </span>
             </li>

@@ -10,8 +10,8 @@ import { InstalledService } from '../services/installed.service';
   template: `
     @if (installed.ready() && !quiet()) {
       <div role="status" class="notice">
-        <p>A newer version of Keen Tempo is on this device. This page goes on with the old one until you take it.</p>
-        <button matButton="outlined" type="button" (click)="installed.take()">Take it now</button>
+        <p>A new version of Keen Tempo is ready. This page keeps the old one until you update.</p>
+        <button matButton="outlined" type="button" (click)="installed.take()">Update now</button>
       </div>
     }
   `,

@@ -1,5 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { phraseKeys, usualPhrases, type TechniqueFocus, type Wordings } from '../../core/index';
+import { phraseKeys, phraseName, usualPhrases, type TechniqueFocus, type Wordings } from '../../core/index';
 import { fieldOf, tick, type, wrongAt } from '../hands.spec';
 import { testProviders } from '../spec-store.spec';
 import { WordingsForm } from './wordings-form';
@@ -28,7 +28,7 @@ describe('the phrasebook', () => {
       type(host(fixture), name, text);
       await fixture.whenStable();
     };
-    const focusName = 'Technique focuses in place of ours, a line each';
+    const focusName = 'Your own cues, one per line (instead of ours)';
     await write('switch stance', 'Change over');
     await write('switch stance, short', 'Change');
     expect(wordings.phrases).toEqual([{ key: 'switch stance', full: 'Change over', short: 'Change' }]);
@@ -46,9 +46,9 @@ describe('the phrasebook', () => {
     expect(focuses).toEqual(kept);
     expect(area.value).toBe('"Elbows in" on nonsense');
     expect(wrongAt(host(fixture), focusName)).toContain('is not a move or a bag');
-    await write('Praise, a line each', ' Good \n\n');
+    await write('Encouragement, one per line', ' Good \n\n');
     expect(wordings.cheers).toEqual(['Good']);
-    tick(host(fixture), 'Strikes by their names');
+    tick(host(fixture), 'Call strikes by name');
     expect(wordings.strikesAs).toBe('names');
   });
 
@@ -60,7 +60,9 @@ describe('the phrasebook', () => {
     const short = [...host(fixture).querySelectorAll('label')].flatMap(({ textContent }) =>
       textContent.trim().endsWith(', short') ? [textContent.trim()] : [],
     );
-    expect(short).toEqual(phraseKeys.filter((key) => usualPhrases[key].shortens).map((key) => `${key}, short`));
+    expect(short).toEqual(
+      phraseKeys.filter((key) => usualPhrases[key].shortens).map((key) => `${phraseName(key)}, short`),
+    );
     expect(host(fixture).querySelectorAll('.row').length).toBe(phraseKeys.length);
   });
 });

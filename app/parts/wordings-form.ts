@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { MatCheckbox } from '@angular/material/checkbox';
 import {
   phraseKeys,
+  phraseName,
   six,
   usualCheers,
   usualPhrases,
@@ -21,11 +22,14 @@ import { TextField } from './fields/text-field';
   imports: [FocusField, MatCheckbox, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="soft">Words in braces are filled in. An empty field is said in our words.</p>
+    <p class="soft">
+      Words in braces, such as &#123;combination&#125;, are filled in automatically. Leave a field empty to use our
+      wording.
+    </p>
     @for (row of rows(); track row.key) {
       <div class="row">
         <kt-text-field
-          [label]="row.key"
+          [label]="row.name"
           [placeholder]="row.usual"
           [value]="row.full"
           [schema]="words"
@@ -33,7 +37,7 @@ import { TextField } from './fields/text-field';
         />
         @if (row.hasShort) {
           <kt-text-field
-            [label]="row.key + ', short'"
+            [label]="row.name + ', short'"
             [placeholder]="row.usualShort"
             [value]="row.short"
             [schema]="words"
@@ -45,8 +49,8 @@ import { TextField } from './fields/text-field';
     <kt-focus-field
       [label]="
         beside()
-          ? 'Technique focuses beside the built-in ones, a line each'
-          : 'Technique focuses in place of ours, a line each'
+          ? 'Extra cues, one per line (added to the built-in ones)'
+          : 'Your own cues, one per line (instead of ours)'
       "
       [focuses]="focuses()"
       [scheme]="scheme()"
@@ -54,7 +58,7 @@ import { TextField } from './fields/text-field';
       (changed)="focusesChanged.emit($event)"
     />
     <kt-text-field
-      label="Praise, a line each"
+      label="Encouragement, one per line"
       [rows]="3"
       [placeholder]="usualCheerText"
       [value]="cheerText()"
@@ -64,7 +68,7 @@ import { TextField } from './fields/text-field';
     <mat-checkbox
       [checked]="wordings().strikesAs === 'names'"
       (change)="changed.emit({ ...wordings(), strikesAs: $event.checked ? 'names' : undefined })"
-      >Strikes by their names, not numbers</mat-checkbox
+      >Call strikes by name, not number</mat-checkbox
     >
   `,
   styles: `
@@ -97,6 +101,7 @@ export class WordingsForm {
       const own = this.wordings().phrases?.find((each) => each.key === key);
       return {
         key,
+        name: phraseName(key),
         full: own?.full ?? '',
         short: own?.short ?? '',
         usual: usualPhrases[key].full,
@@ -116,7 +121,7 @@ export class WordingsForm {
 
   protected readonly cheerFault = (text: string): string => {
     const read = wordingsSchema.shape.cheers.safeParse(this.lines(text));
-    return read.success ? '' : 'Write at most 30 lines of at most 400 characters';
+    return read.success ? '' : 'Use up to 30 lines of up to 400 characters';
   };
 
   protected put(key: PhraseKey, form: 'full' | 'short', typed: string): void {

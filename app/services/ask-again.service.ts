@@ -44,8 +44,8 @@ export class AskAgainService {
     if (!last || last.id === this.asked || !isToBeAsked(last, Date.now())) return;
     this.asked = last.id;
     await this.notices.say(
-      `Half an hour after “${last.title}”: how hard was it, now that you have rested?`,
-      { name: 'Say it', press: () => void this.router.navigate(['/log'], { queryParams: { entry: last.id } }) },
+      `Half an hour since “${last.title}”: now you’ve rested, how hard was it?`,
+      { name: 'Rate it', press: () => void this.router.navigate(['/log'], { queryParams: { entry: last.id } }) },
       noticeMs,
     );
   }

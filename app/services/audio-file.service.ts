@@ -37,7 +37,10 @@ export class AudioFileService {
     const done = file.pipe(
       map((made): AudioAnswer => ({ kind: 'done', file: made })),
       catchError((reason: unknown) =>
-        of<AudioAnswer>({ kind: 'failed', what: reason instanceof Error ? reason.message : 'the encoder failed' }),
+        of<AudioAnswer>({
+          kind: 'failed',
+          what: reason instanceof Error ? reason.message : 'this browser could not encode it',
+        }),
       ),
     );
     return merge(shares, done).pipe(takeWhile(({ kind }) => kind === 'progress', true));

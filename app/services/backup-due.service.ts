@@ -38,9 +38,7 @@ export class BackupDueService {
 
   /** Remembers that a backup was made. */
   async made(now: Date): Promise<void> {
-    await this.store.write('when the backup was made', key, ({ choices }) =>
-      choices.put({ key, value: now.getTime() }),
-    );
+    await this.store.write('the backup date', key, ({ choices }) => choices.put({ key, value: now.getTime() }));
     this.now.set(Date.now());
   }
 }

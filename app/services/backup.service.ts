@@ -95,19 +95,19 @@ export class BackupService {
 
   /** A file's backup, once it is known to be whole. */
   private async backupIn(file: Blob): Promise<FromFile<Backup>> {
-    if (file.size > mostBytes) return refused('this file is far too large (more than 64 MB)');
+    if (file.size > mostBytes) return refused('this file is too large (over 64 MB)');
     const { contentIn, mostBackupCharacters, readBackup } = (await import('./formats')).formats;
     let text: string | null;
     try {
       text = await unpacked(file, mostBackupCharacters);
     } catch {
-      return refused('this file is damaged: it cannot be unpacked');
+      return refused('this file is damaged and cannot be opened');
     }
     if (text === null) return refused('this file unpacks to more than a backup can be: it is none of ours');
     const read = readBackup(text);
     if (!read.ok) return read;
     if ((await sha256(contentIn(text) ?? '')) !== read.value.checksum)
-      return refused('this backup is damaged: what is in it is not what was written (the checksum differs)');
+      return refused('this backup is damaged (its checksum does not match)');
     return read;
   }
 
@@ -116,7 +116,7 @@ export class BackupService {
     const { allRows, mergeRows, replaceRows } = await import('../store/backup-rows');
     const before = await this.store.read(allRows);
     const put = (job: Parameters<typeof this.store.write<void>>[2]) =>
-      this.store.write('what was restored', 'restore', job);
+      this.store.write('the restored data', 'restore', job);
     await (
       await put((database) => (how === 'merge' ? mergeRows(database, plan) : replaceRows(database, rows)))
     ).written;

@@ -11,6 +11,8 @@ export class BallService {
     return askOnce<Balls, BallAnswer>(
       () => new Worker(new URL('../workers/ball.worker', import.meta.url), { type: 'module' }),
       (balls) => balls.drill(request),
-    ).pipe(catchError(() => of<BallAnswer>({ ok: false, what: 'the ball could not be worked out; try again' })));
+    ).pipe(
+      catchError(() => of<BallAnswer>({ ok: false, what: 'the ball’s movement could not be calculated; try again' })),
+    );
   }
 }

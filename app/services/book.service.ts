@@ -30,7 +30,7 @@ export class BookService {
   /** Writes entries; only what was changed since they were shown is, so that another hand's changes stay. */
   async put(...entries: readonly BookEntry[]): Promise<void> {
     const shown = new Map(this.all()?.map((entry) => [entry.id, entry]));
-    await this.store.write('the book', 'book', (database) => {
+    await this.store.write('your combinations', 'book', (database) => {
       const { book } = database;
       return database.transaction('rw', book, async () => {
         const rows = await book.bulkGet(entries.map(({ id }) => id));
@@ -56,7 +56,7 @@ export class BookService {
     });
     const stored = await written;
     return async () => {
-      if (stored) await this.store.write('the book', 'book', ({ book }) => book.put(stored));
+      if (stored) await this.store.write('your combinations', 'book', ({ book }) => book.put(stored));
     };
   }
 }

@@ -18,7 +18,7 @@ const patience = 400;
 /** A question was given up: because it was meant, or only because the worker was ended for another one's sake. */
 export class Stopped extends Error {
   constructor(readonly meant: boolean) {
-    super('the question was given up');
+    super('the search was cancelled');
   }
 }
 

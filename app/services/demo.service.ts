@@ -20,10 +20,10 @@ export class DemoService {
   /** Takes the untouched demo out; the returned function puts it back. */
   async clear(): Promise<() => Promise<void>> {
     const { putIn, takeOut } = await import('../store/demo-clear');
-    const { written } = await this.store.write('clearing the demo', 'demo', takeOut);
+    const { written } = await this.store.write('clearing the examples', 'demo', takeOut);
     const taken = await written;
     return async () => {
-      await this.store.write('the demo', 'demo', (database) => putIn(database, taken));
+      await this.store.write('the examples', 'demo', (database) => putIn(database, taken));
     };
   }
 }

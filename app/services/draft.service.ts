@@ -13,7 +13,7 @@ export class DraftService {
 
   async put(place: string, text: string): Promise<void> {
     const key = `draft ${place}`;
-    await this.store.write('what is being typed', key, ({ choices }): Promise<unknown> =>
+    await this.store.write('your half-typed text', key, ({ choices }): Promise<unknown> =>
       text ? choices.put({ key, value: text }) : choices.delete(key),
     );
   }

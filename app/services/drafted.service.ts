@@ -20,7 +20,7 @@ export class DraftedService {
     const [seed = 1] = crypto.getRandomValues(new Uint32Array(1));
     const { draftSheet } = (await import('./drafting')).drafting;
     const draft = draftSheet(wishes, seed, seen);
-    await this.store.write('which drafts were made', key, ({ choices }) =>
+    await this.store.write('the list of drafts', key, ({ choices }) =>
       choices.put({ key, value: [...seen, draft.fingerprint].slice(-mostSeen) }),
     );
     return draft;

@@ -31,9 +31,9 @@ export class FilesService {
 
   /** What a file is, by its content, whatever its name says; what is too large or no text is refused before it is read whole. */
   async read(file: Blob): Promise<Incoming> {
-    if (file.size > mostBytes) return refused('this file is far too large (more than 64 MB)');
+    if (file.size > mostBytes) return refused('this file is too large (over 64 MB)');
     const first = new Uint8Array(await file.slice(0, looksAt).arrayBuffer());
-    const noText = refused('this is no text: neither a sheet (JSON) nor a session as text can be read from it');
+    const noText = refused('this file is neither a sheet (JSON) nor a session as text');
     if (first.includes(0)) return noText;
     try {
       return await this.readText(new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer()));

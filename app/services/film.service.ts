@@ -79,7 +79,7 @@ export class FilmService implements OnDestroy {
       try {
         const file = await pick.call(window, {
           suggestedName: name,
-          types: [{ description: 'Film', accept: { [type]: [`.${ending}`] } }],
+          types: [{ description: 'Video', accept: { [type]: [`.${ending}`] } }],
         });
         stream = await file.createWritable();
       } catch {

@@ -20,12 +20,12 @@ describe('keeping for good', () => {
     const kept = TestBed.inject(PersistenceService);
     await until(() => kept.space() !== null);
     expect(kept.space()).toEqual({ usedMb: 90, ofMb: 100, short: true });
-    expect(kept.kept()).toBe('as long as there is room');
+    expect(kept.kept()).toBe('clearable');
     expect(persist).not.toHaveBeenCalled();
     await TestBed.inject(SheetsService).add(emptySheet(freshId, 'Own'));
     await until(() => {
       TestBed.tick();
-      return kept.kept() === 'for good';
+      return kept.kept() === 'protected';
     });
     expect(persist).toHaveBeenCalledTimes(1);
   });

@@ -45,7 +45,7 @@ function sayFaults(faults: readonly CsvFault[]): string {
   if (faults.length === 0) return '';
   const said = faults.slice(0, saidFaults).map(({ line, what, mend }) => `line ${line}: ${what}; ${mend}`);
   const rest = faults.length - said.length;
-  return `. Left out: ${said.join('. ')}${rest > 0 ? `, and ${rest} more` : ''}`;
+  return `. Skipped: ${said.join('. ')}${rest > 0 ? `, and ${rest} more` : ''}`;
 }
 
 /** The log as files: entries and rounds as CSV, out and in. What reads and writes them is loaded when it is wanted. */
@@ -75,12 +75,12 @@ export class LogFilesService {
   /** Finds out what a file is. Nothing is changed. */
   async read(file: File): Promise<Incoming> {
     const { csv } = await import('./csv');
-    if (file.size > mostBytes) return { kind: 'refused', why: 'this file is far too large (more than 64 MB)' };
+    if (file.size > mostBytes) return { kind: 'refused', why: 'this file is too large (over 64 MB)' };
     const table = csv.readCsv(await file.text());
     if (!table)
       return {
         kind: 'refused',
-        why: 'this is no table: a first line with names, and lines below it, parted by commas',
+        why: 'this is not a table: it needs a row of column names, then rows separated by commas',
       };
     if (csv.isEntriesCsv(table)) return { kind: 'sessions', ...csv.sessionsIn(table, null, 'day first') };
     if (csv.isRoundsCsv(table)) return { kind: 'rounds', ...csv.roundsIn(table) };

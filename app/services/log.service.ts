@@ -44,7 +44,7 @@ export class LogService {
 
   /** Says something of an entry anew; what it was before is kept in it. */
   change(entry: LogEntry, change: Said): Promise<Outcome<void>> {
-    return this.store.write(`the entry of “${entry.title}”`, entryLane(entry.id), (database) =>
+    return this.store.write(`the entry for “${entry.title}”`, entryLane(entry.id), (database) =>
       changeEntry(database, entry.id, change),
     );
   }
@@ -52,7 +52,7 @@ export class LogService {
   /** Puts entries in that were held or written elsewhere. */
   add(entries: readonly LogEntry[]): Promise<Outcome<void>> {
     return this.store.write(
-      'entries of the log',
+      'log entries',
       'log',
       (database) =>
         database.transaction('rw', database.log, async () => {
@@ -64,12 +64,12 @@ export class LogService {
 
   /** Takes entries out again. */
   async takeOut(ids: readonly string[]): Promise<void> {
-    await this.store.write('entries of the log', 'log', ({ log }) => log.bulkDelete([...ids]));
+    await this.store.write('log entries', 'log', ({ log }) => log.bulkDelete([...ids]));
   }
 
   /** Takes one person's data out of every entry; the returned function puts the entries back as they were. */
   async forget(person: string): Promise<{ readonly entries: number; readonly putBack: () => Promise<void> }> {
-    const { written } = await this.store.write('taking a person out', 'log', (database) =>
+    const { written } = await this.store.write('removing a person', 'log', (database) =>
       database.transaction('rw', database.log, async () => {
         const rows = await database.log.filter(({ entry }) => speaksOf(entry, person)).toArray();
         for (const row of rows) await writeEntry(database, withoutPerson(row.entry, person));

@@ -56,9 +56,7 @@ export class OwnWordsService {
       this.settings.change({ ownWords: true });
     } catch (thrown) {
       if (!this.stopped.signal.aborted)
-        this.fault.set(
-          `It could not be fetched (${thrown instanceof Error ? thrown.message : 'no answer'}): try again.`,
-        );
+        this.fault.set(`The download failed (${thrown instanceof Error ? thrown.message : 'no answer'}): try again.`);
     }
     this.fetching.set(null);
   }
@@ -132,7 +130,7 @@ export class OwnWordsService {
         // As before then: the device's voice, or the screen. Asked for again with the next change.
         this.asked.delete(this.askedAs(voice, words));
         this.fault.set(
-          `“${words}” could not be spoken: ${thrown instanceof Error ? thrown.message : 'no reason given'}.`,
+          `“${words}” could not be recorded: ${thrown instanceof Error ? thrown.message : 'unknown error'}.`,
         );
       }
       this.left.update((left) => left - 1);
@@ -152,7 +150,7 @@ export class OwnWordsService {
     );
     const samples = await this.helper.ask((words) => words.say(voice, key.slice(voice.length + 1)));
     const kept = Int16Array.from(samples, (value) => Math.round(value * wholeNumber));
-    void this.store.write('words of your own', `clip ${key}`, async ({ clips }) => {
+    void this.store.write('your own words', `clip ${key}`, async ({ clips }) => {
       await clips.put({ key, samples: kept });
     });
     return samples;

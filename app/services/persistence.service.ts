@@ -20,7 +20,7 @@ const shortLeftMb = 50;
 @Injectable({ providedIn: 'root' })
 export class PersistenceService {
   private readonly store = inject(Store);
-  readonly kept = signal<'unknown' | 'for good' | 'as long as there is room'>('unknown');
+  readonly kept = signal<'unknown' | 'protected' | 'clearable'>('unknown');
   readonly space = signal<Space | null>(null);
   /** Sheets that are the coach's own: from the first one on there is something to lose. */
   private readonly own = toSignal(
@@ -55,7 +55,7 @@ export class PersistenceService {
     // Older browsers, and pages without a secure address, have none of it.
     const manager: Partial<StorageManager> | undefined = navigator.storage;
     const kept = await manager?.persisted?.().catch(() => undefined);
-    if (kept !== undefined) this.kept.set(kept ? 'for good' : 'as long as there is room');
+    if (kept !== undefined) this.kept.set(kept ? 'protected' : 'clearable');
     const { usage, quota } = (await manager?.estimate?.().catch(() => undefined)) ?? {};
     if (usage === undefined || !quota) return;
     const [usedMb, ofMb] = [usage / megabyte, quota / megabyte];

@@ -39,7 +39,7 @@ describe('what the browser keeps', () => {
     await until(() => here()?.rows.length === demoSheets.length);
   });
 
-  it('clearing the demo spares what the coach has changed', async () => {
+  it('clearing the examples spares what the coach has changed', async () => {
     const demo = TestBed.inject(DemoService);
     await TestBed.inject(Store).write('the demo', 'demo', (database) =>
       seedDemo(database, new Date(2026, 10, 23), builtDemo),
@@ -250,7 +250,7 @@ describe('what the browser keeps', () => {
     expect([entry?.name, entry?.note, entry?.tags]).toEqual(['By this hand', 'By the other', ['ours']]);
   });
 
-  it('entries of the log come back after a delete', async () => {
+  it('log entries come back after a delete', async () => {
     const log = TestBed.inject(LogService);
     await TestBed.inject(Store).write('the demo', 'demo', (database) =>
       seedDemo(database, new Date(2026, 10, 23), builtDemo),

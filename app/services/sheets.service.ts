@@ -109,7 +109,7 @@ export class SheetsService {
 
   /** Goes to a step that is kept; null where another hand was faster. */
   goTo(id: string, from: number, to: number): Promise<Outcome<Known | null>> {
-    return this.store.write('a step of undo', laneOf(id), async (database) =>
+    return this.store.write('undo history', laneOf(id), async (database) =>
       (await sheetRows()).goToStep(database, id, from, to),
     );
   }

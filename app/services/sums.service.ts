@@ -15,7 +15,7 @@ export class SumsService implements OnDestroy {
     if (this.under.has(mark)) return;
     this.under.add(mark);
     const figures = await inSums((sums) => sums.figuresOf(sheet));
-    await this.store.write('what a list shows', `figures ${id}`, (database) =>
+    await this.store.write('list totals', `figures ${id}`, (database) =>
       database.transaction('rw', database.sheets, async () => {
         const row = await database.sheets.get(id);
         if (row && row.rev === rev) await database.sheets.put({ ...row, figures });

@@ -42,12 +42,12 @@ describe('what is told of a change', () => {
   it('is where a moved row stands, which has its name already', async () => {
     const { editor, rows, warmUp, round } = await setUp();
     rows.move(warmUp.id, 1);
-    await says('Now 2 of 3');
+    await says('Moved to 2 of 3');
     rows.select(round.id, false);
     for (const text of ['1 2', '2 3']) rows.addTyped({ what: 'combination', text, ms: 10_000 });
     const [first] = editor.selectedBlock()?.pieces ?? [];
     rows.move(first?.id ?? '', 1);
-    await says('Now 2 of 2');
+    await says('Moved to 2 of 2');
   });
 
   it('is what was put in, and what was done to marked rows', async () => {

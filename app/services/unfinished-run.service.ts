@@ -55,7 +55,7 @@ export class UnfinishedRunService {
       this.next.delete(key);
       const row = { key, ...now };
       await (
-        await this.store.write('where the run stands', laneOf(key), ({ runs }): PromiseLike<unknown> =>
+        await this.store.write('the position in the session', laneOf(key), ({ runs }): PromiseLike<unknown> =>
           this.ended.has(key) ? Promise.resolve() : runs.put(row),
         )
       ).written;
@@ -98,7 +98,7 @@ export class UnfinishedRunService {
     await this.store.write(`the entry of “${entry.title}”`, laneOf(key), (database) => endRun(database, key, entry));
     return async () => {
       this.ended.delete(key);
-      await this.store.write('a run that was broken off', laneOf(key), (database) =>
+      await this.store.write('an interrupted session', laneOf(key), (database) =>
         database.transaction('rw', database.log, database.runs, async () => {
           if (before) await database.log.put(before);
           else await database.log.delete(key);

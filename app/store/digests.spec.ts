@@ -87,7 +87,7 @@ describe('digests', () => {
     const looking = sums.lines(anyEntry, false);
     expect((await sums.lines(anyEntry, true)).count).toBe(count - 2);
     await looking;
-    // In another order they are not left in the one before.
+    // In another order they are not left in this one before.
     const { lines } = await sums.lines({ ...anyEntry, down: false }, true);
     expect(lines).toEqual([...(await sums.lines(anyEntry, true)).lines].reverse());
   });

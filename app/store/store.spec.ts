@@ -20,7 +20,10 @@ describe('storage that is refused', () => {
     TestBed.configureTestingModule({ providers: [...testProviders(), { provide: firstRows, useValue: asked }] });
     const store = TestBed.inject(Store);
     await until(() => asked.calls.count() > 0);
-    expect(store.keeping()).toEqual({ where: 'tab', why: jasmine.stringContaining('keeps nothing for this page') });
+    expect(store.keeping()).toEqual({
+      where: 'tab',
+      why: jasmine.stringContaining('does not let this page save anything'),
+    });
     let open = false;
     void store.database().then(() => (open = true));
     await Promise.resolve();

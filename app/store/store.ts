@@ -63,11 +63,11 @@ function reasonOf(thrown: unknown): string {
   const { name, message } = thrown instanceof Error ? thrown : new Error(String(thrown));
   const inner = thrown instanceof Error && 'inner' in thrown && thrown.inner instanceof Error ? thrown.inner.name : '';
   const is = (each: string): boolean => name === each || inner === each || message.includes(each);
-  if (is('QuotaExceededError')) return 'the disk is full, or the browser gives this page no more room';
+  if (is('QuotaExceededError')) return 'the disk is full, or the browser’s limit for this page is reached';
   if (is('VersionError')) return 'a newer version of Keen Tempo has used this storage: reload the page to get it';
   if (is('MissingAPIError') || is('SecurityError') || is('InvalidStateError'))
-    return 'this browser keeps nothing for this page (a private window, or a setting, may forbid it)';
-  if (is('TimeoutError')) return 'the browser’s storage does not answer';
+    return 'this browser does not let this page save anything (perhaps a private window or a setting)';
+  if (is('TimeoutError')) return 'the browser’s storage is not responding';
   return message || name;
 }
 

@@ -33,12 +33,12 @@ async function unreadChoices({ choices }: Database): Promise<Unread[]> {
   return (await choices.toArray()).flatMap((row): Unread[] => {
     const { key, value } = row;
     const of = (why: string | null): Unread[] => (why === null ? [] : [{ store: 'choices', name: key, why, row }]);
-    if (key.startsWith(asidePrefix)) return of('another one took its place; it is kept here');
+    if (key.startsWith(asidePrefix)) return of('another one replaced it; the old one is kept here');
     if (key === 'room') return of(whyNot(null, () => roomSchema.safeParse(value)));
     if (key.startsWith(programmePrefix)) return of(whyNot(null, () => programmeSchema.safeParse(value)));
     if (key !== 'settings') return [];
     const { unread } = readSettings(value);
-    return of(unread.length > 0 ? `${unread.join(', ')}: not as expected; the usual choice stands in` : null);
+    return of(unread.length > 0 ? `${unread.join(', ')}: not valid; the default is used instead` : null);
   });
 }
 

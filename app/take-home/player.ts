@@ -124,11 +124,11 @@ function start(session: FileSession, player: HTMLElement): void {
     go.textContent = clock.running
       ? 'Pause'
       : held
-        ? 'Go on'
+        ? 'Resume'
         : clock.position() >= session.ms
           ? 'Start again'
           : cautions.hidden
-            ? 'Go on'
+            ? 'Resume'
             : 'Start';
   }
 
@@ -186,7 +186,7 @@ function start(session: FileSession, player: HTMLElement): void {
     if (heading.textContent !== leaf.heading) heading.textContent = leaf.heading;
     if (words.textContent !== leaf.words) words.textContent = leaf.words;
     const following = session.leaves[session.leaves.indexOf(leaf) + 1];
-    const coming = following ? `next: ${following.heading}` : 'this is the last piece';
+    const coming = following ? `next: ${following.heading}` : 'this is the last drill';
     if (next.textContent !== coming) next.textContent = coming;
     if (!held) say(session.calls.findLast((call) => call.at <= position && call.at >= leaf.at)?.say ?? '');
     showStaff(leaf);
@@ -199,7 +199,7 @@ function start(session: FileSession, player: HTMLElement): void {
   controls.append(
     button('Back', () => jump(-1)),
     go,
-    button('On', () => jump(1)),
+    button('Next', () => jump(1)),
     choice(
       'Pace',
       [
@@ -214,15 +214,15 @@ function start(session: FileSession, player: HTMLElement): void {
       },
     ),
     choice(
-      'Seen',
+      'View',
       viewNames.map((name) => [name, viewWords[name]] as const),
       (name) => (view = name),
     ),
     choice(
       'Lead hand',
       [
-        ['own', 'as the session has it'],
-        ['other', 'the other one'],
+        ['own', 'as in the session'],
+        ['other', 'the other hand'],
       ] as const,
       (value) => (stanceTurned = value === 'other'),
     ),

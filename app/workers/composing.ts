@@ -173,14 +173,14 @@ export class Composing {
   way(from: string, to: string): { readonly mend: string | null; readonly steps: readonly string[] } {
     const [one, two] = [lettersOfText(from), lettersOfText(to)];
     if (!one || !two || one.includes(-1) || two.includes(-1))
-      return { mend: 'Choose two of plain moves: no slots, pairs, groups, feints or marks', steps: [] };
+      return { mend: 'Choose two combinations of plain moves: no "any", pairs, groups, feints or marks', steps: [] };
     const { steps, least } = chainBetween(one, two);
     const mend =
       steps.length > 0
         ? null
         : least === Infinity
-          ? 'No way: one of them sticks in more than one place, so that nothing beside it flows. Mend it first'
-          : `No way was found among those looked at; it would take ${least} steps at the least`;
+          ? 'No progression found: one of them does not flow in more than one place. Fix it first'
+          : `No progression found; it would take at least ${least} steps`;
     return { mend, steps: steps.map(textOf) };
   }
 
@@ -211,11 +211,11 @@ export class Composing {
     const elements = words.map((word) => gatheredBy(word) ?? new Set(spelled(word, this.names.scheme) ?? []));
     const wrong = words.find((_, at) => elements[at]?.size === 0);
     if (wrong !== undefined)
-      return { ...nothing, mend: `“${wrong}” is neither a move nor a family: write 3, 5, body, defences` };
-    if (words.length > mostElements) return { ...nothing, mend: `Write at most ${mostElements} things to cover` };
+      return { ...nothing, mend: `“${wrong}” is not a move or a kind of strike: use for example 3, 5, body, defences` };
+    if (words.length > mostElements) return { ...nothing, mend: `List at most ${mostElements} things` };
     const found = roundsOf(wishes.value, elements, count, seed);
     if (!found.ok) return { ...nothing, mend: found.fault.mend };
-    if (!found.value) return { ...nothing, mend: 'Nothing meets these wishes: leave one out' };
+    if (!found.value) return { ...nothing, mend: 'Nothing matches all of these: remove one' };
     const { rounds, uncovered, again } = found.value;
     return { mend: null, rounds: rounds.map(textOf), left: uncovered.flatMap((at) => words[at] ?? []), again };
   }

@@ -72,7 +72,7 @@ async function studioFor(request: FilmRequest) {
   const { look } = request;
   const canvas = new OffscreenCanvas(look.width, look.height);
   const context = canvas.getContext('2d', { alpha: false });
-  if (!context) throw new Error('this browser cannot draw in the background');
+  if (!context) throw new Error('this browser cannot make videos in the background');
   await loadFamily(request);
   const { session, script, staffs } = sessionOf(request);
   return { canvas, session, script, painter: new FilmPainter(context, session, staffs, look) };
@@ -126,7 +126,7 @@ async function look(request: FilmRequest): Promise<void> {
 
 /** A picture of a moment of what is looked at; before second zero the title card. */
 function preview(at: Milliseconds): ImageBitmap {
-  if (!looked) throw new Error('nothing is looked at');
+  if (!looked) throw new Error('there is nothing to show');
   const { canvas, painter, picture } = looked;
   if (at < 0) painter.title(picture);
   else painter.paint(at);

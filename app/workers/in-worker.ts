@@ -15,7 +15,11 @@ export interface Helper<Api> {
 export function startHelper<Api>(worker: Worker): Helper<Api> {
   const api = wrap<Api>(worker);
   const failed = new Promise<never>((_, fail) =>
-    worker.addEventListener('error', ({ message }) => fail(new Error(message || 'the worker stopped')), { once: true }),
+    worker.addEventListener(
+      'error',
+      ({ message }) => fail(new Error(message || 'the calculation stopped unexpectedly')),
+      { once: true },
+    ),
   );
   // Heard by whoever asks; nobody may be asking when it fails.
   failed.catch(() => undefined);

@@ -103,7 +103,7 @@ export class LogSums {
     for (const digest of await this.digests.digests())
       if ((sheets.get(digest.sheetId)?.startedAt ?? -Infinity) < digest.startedAt) sheets.set(digest.sheetId, digest);
     return [...sheets.values()]
-      .map(({ sheetId: id, title }) => ({ id, title: title || 'Without a title' }))
+      .map(({ sheetId: id, title }) => ({ id, title: title || 'Untitled' }))
       .sort((a, b) => (a.title < b.title ? -1 : 1));
   }
 

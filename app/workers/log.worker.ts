@@ -10,7 +10,7 @@ expose({
     sums ??= new LogSums(new Database(name));
   },
   ask: <Name extends keyof LogSums>(name: Name, args: Parameters<LogSums[Name]>): unknown => {
-    if (!sums) throw new Error('it has not been opened');
+    if (!sums) throw new Error('the log has not been opened');
     const method = sums[name] as (...args: unknown[]) => unknown;
     return method.apply(sums, args);
   },

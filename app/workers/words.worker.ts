@@ -9,7 +9,7 @@ let compiled: Promise<WebAssembly.Module> | null = null;
 
 async function compile(): Promise<WebAssembly.Module> {
   const kept = (await keptSynthesiser()) ?? (await fetch(synthesiserAt));
-  if (!kept.ok) throw new Error(`the synthesiser could not be fetched (${kept.status})`);
+  if (!kept.ok) throw new Error(`the voice engine could not be downloaded (${kept.status})`);
   return WebAssembly.compile(await kept.arrayBuffer());
 }
 

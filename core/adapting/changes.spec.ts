@@ -53,7 +53,7 @@ describe('a list of changes', () => {
 
   it('says what was put in and taken out', () => {
     expect(changed(before, '# Tower', 'bag: heavy', 'round 3:00 x3 rest 1:00 goal 100', '  1:00 strong: 1 2')).toEqual([
-      'Round 1: 2 3 taken out',
+      'Round 1: 2 3 removed',
       'Rest removed',
     ]);
     expect(

@@ -136,7 +136,7 @@ export function listChanges(before: Sheet, after: Sheet): string[] {
       if (other === piece) continue;
       const changes = other
         ? pieceChanges(piece, other, after)
-        : [`${pieceName(piece, schemeOrSix(before.numbers))} taken out`];
+        : [`${pieceName(piece, schemeOrSix(before.numbers))} removed`];
       for (const change of changes) said.push(`${name}: ${change}`);
     }
     const inside = sayOrder(idsOf(block.pieces), idsOf(now.pieces), (id) => {

@@ -50,7 +50,7 @@ function sayBoard(before: Board | null, after: Board | null): string[] {
     said.push(`rotation: ${after.groups.length} groups over ${after.kinds.join(', ')}`);
   if (before && sizes(before) !== sizes(after)) said.push(`groups of ${sizes(before)} → ${sizes(after)}`);
   for (const { bag, people, places } of after.crowded)
-    said.push(`${bag}: ${people} people for ${places} places; the rest shadow box beside it`);
+    said.push(`${bag}: ${people} people for ${places} places; the rest shadow box`);
   return said;
 }
 

@@ -18,7 +18,7 @@ describe('a combination that sticks when it is adapted', () => {
       ['5b 5', 'double-end', '5 sl-l 5', 'slip to the lead side first'],
       // The teep becomes a jab, and the block has loaded the other side.
       ['tp bl 5', 'double-end', '1 bl sl-l 5', 'slip to the lead side first'],
-      // A low kick goes to the body where nothing low is taken: twice the same leg.
+      // A low kick goes to the body where nothing low is in use: twice the same leg.
       ['lk bk 5', 'standing', 'bk ck bk 5', 'check with the lead leg first'],
     ] as const;
     for (const [text, bag, adapted, mend] of worked) {

@@ -63,6 +63,7 @@ describe('counting', () => {
     'answered, flows',
     '2 edits from 1 2 3b 2',
     '3 edits from the book, flows',
+    '3 changes from my combinations, flows',
     'teaches tower, loops',
     'all bags, flows',
     'starts from Tower two',

@@ -75,7 +75,7 @@ describe('reading wishes', () => {
       ['at most 3 s at breakneck', 'after at, put a pace'],
       ['like 1 2 __', 'and _ for any'],
       ['heights head feet', 'head, body, leg'],
-      ['two edits from nowhere', '2 edits from the book'],
+      ['two edits from nowhere', '2 changes from my combinations'],
       ['teaches patience', 'after teaches write a fault'],
       ['both bags', 'this room has no bags'],
     ] as const) {

@@ -87,9 +87,12 @@ function throughHeights(text: string): Reading {
 
 function awayFrom(edits: string, text: string, names: WishNames): Reading {
   const number = readNumberWord(edits);
-  const from = text === 'the book' ? names.book.map(({ letters }) => letters) : [movesOf(text, names)];
+  const from =
+    text === 'the book' || text === 'my combinations'
+      ? names.book.map(({ letters }) => letters)
+      : [movesOf(text, names)];
   return number === null || from.includes(null)
-    ? { mend: 'use 2 edits from the book, or 2 edits from 1 2 3' }
+    ? { mend: 'use 2 changes from my combinations, or 2 changes from 1 2 3' }
     : oneWish({ kind: 'away', from: from.flatMap((letters) => (letters ? [letters] : [])), edits: number });
 }
 
@@ -155,7 +158,7 @@ const phrases: readonly Phrase[] = [
   { written: 'like 1 2 _', form: /^like (.+)$/, read: ([text = ''], names) => alike(text, names) },
   { written: 'heights head body', form: /^heights (.+)$/, read: ([text = '']) => throughHeights(text) },
   {
-    written: 'sides within 20 %',
+    written: 'sides within 20%',
     form: /^sides within (\d+(?:\.\d+)?) ?(?:%|per cent)$/,
     read: ([percent = '']) => oneWish({ kind: 'sides', percent: Number(percent) }),
   },
@@ -179,8 +182,8 @@ const phrases: readonly Phrase[] = [
     read: ([most = '', what = ''], names) => withNumbers('0', most, what, names),
   },
   {
-    written: '2 edits from the book',
-    form: /^(\S+) edits? (?:away )?from (.+)$/,
+    written: '2 changes from my combinations',
+    form: /^(\S+) (?:edits?|changes?) (?:away )?from (.+)$/,
     read: ([edits = '', text = ''], names) => awayFrom(edits, text, names),
   },
   { written: 'teaches FAULT', form: /^teaches (.+)$/, read: ([text = ''], names) => teaching(text, names) },

@@ -49,7 +49,7 @@ function rotationFindings({ sheet, timeline }: Checked): Finding[] {
     level: 'warning',
     kind: 'places',
     what: `${bag}: groups of ${group}, but only ${there} ${there === 1 ? 'place' : 'places'}`,
-    mend: 'add a shadow station, or have the rest of the group shadow box beside it',
+    mend: 'add a shadow station, or have the rest of the group shadow box',
     mends: sheet.lanes?.some((lane) => lane.bag === freeFloor)
       ? []
       : [

@@ -96,7 +96,7 @@ export function buildFindings(place: Place, piece: Piece): Finding[] {
         level: 'note',
         kind: 'strikes at once',
         what: `stage ${index + 1} adds ${fresh} strikes at once`,
-        mend: 'move the stage mark, or leave it if the class is ready',
+        mend: 'move the stage mark, or keep it if the class is ready',
       });
   });
   return found;

@@ -207,7 +207,7 @@ export function balanceFindings({ sheet, tally, timeline }: Checked, bodyTaken: 
       level: 'note',
       kind: 'target',
       where: 'Sheet',
-      what: `${Math.round((100 * head) / (head + body + leg))} % of the strikes go to the head`,
+      what: `${Math.round((100 * head) / (head + body + leg))}% of the strikes go to the head`,
       mend: bodyTaken
         ? 'add a b to some punches, for example 1 2b'
         : 'these bags take no body shots: add a round of shadow boxing or on a bag that does',

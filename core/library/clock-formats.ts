@@ -49,7 +49,7 @@ export const clockFormats: readonly ClockFormat[] = [
     text: 'round 3:00 "Thirds"\n1:00 technique: 1 2 3\n1:00 speed: 1 2 3\n1:00 power: 1 2 3',
   },
   {
-    name: 'Ramp of straights, 50 to 100 %',
+    name: 'Ramp of straights, 50 to 100%',
     group: 'hard and easy',
     text: 'round 2:30 "Ramp"\n0:30 50% nonstop: 1 2\n0:30 60% nonstop: 1 2\n0:30 70% nonstop: 1 2\n0:30 80% nonstop: 1 2\n0:30 100% nonstop: 1 2',
   },

@@ -104,7 +104,7 @@ export const faultList = [
   {
     id: 'walking-in',
     name: 'Walking straight into the bag',
-    why: 'it swings back into whoever is in front of it',
+    why: 'it swings back into the person in front of it',
     reminder: 'Left and right round it, not into it',
     drill: { name: 'Left and right around the bag', text: 'left 1 2 right', effort: 'easy' },
     bags: ['heavy'],

@@ -81,7 +81,7 @@ describe('load', () => {
   it('says where a week jumps, where days are alike, and where efforts are missing', () => {
     const jump = weekLoads([held(monday, 5), held(monday + 7, 5), held(monday + 14, 8)], 'rest', monday + 21);
     expect(riseOf(jump, 2)).toBeCloseTo(1.6, 9);
-    expect(sayWeek(jump, 2)[0]).toContain('60 % above');
+    expect(sayWeek(jump, 2)[0]).toContain('60% above');
     expect(sayWeek(jump, 1)).toEqual([]);
     const alike = weekLoads(
       [0, 1, 2, 3, 4, 5].map((at) => held(monday + at, 6)),

@@ -106,9 +106,7 @@ export function sayWeek(weeks: readonly WeekLoad[], at: number): string[] {
   const rise = riseOf(weeks, at);
   return [
     ...(rise !== null && rise > loadBounds.rise
-      ? [
-          `${Math.round((rise - 1) * 100)} % above previous weeks: take it easier for a few days, or plan an easier week`,
-        ]
+      ? [`${Math.round((rise - 1) * 100)}% above previous weeks: take it easier for a few days, or plan an easier week`]
       : []),
     ...(here.monotony !== null && here.monotony > loadBounds.monotony
       ? ['the days are too alike: make hard days harder and easy days easier']

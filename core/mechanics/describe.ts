@@ -11,9 +11,9 @@ function describeItem(item: Item): string {
     case 'pair':
       return item.moves.map((move) => fullMoveName(move)).join(' with ');
     case 'slot':
-      return `${writeSlot(item)}, left to the athlete`;
+      return `${writeSlot(item)}, athlete’s choice`;
     case 'freestyle':
-      return 'freestyle, all left to the athlete';
+      return 'freestyle, athlete’s choice';
     case 'group':
       return item.times > 1
         ? `${item.times} times: ${item.items.map(describeItem).join(', ')}; end of repeat`

@@ -30,5 +30,5 @@ export function paceOf(effort: Effort, focus?: Focus): PaceFactor {
 
 /** `strong`, `70 %` */
 export function sayEffort(effort: Effort): string {
-  return typeof effort === 'number' ? `${effort} %` : effort;
+  return typeof effort === 'number' ? `${effort}%` : effort;
 }

@@ -131,8 +131,8 @@ describe('a combination in words', () => {
     expect(say('1 2 3b')).toBe('jab, cross, lead hook to the body.');
     expect(say('in+2')).toContain(' with cross.');
     expect(say('(1 2)x3 4')).toBe('3 times: jab, cross; end of repeat, rear hook.');
-    expect(say('any 1 2')).toBe('any 1, left to the athlete, cross.');
-    expect(say('freestyle')).toBe('freestyle, all left to the athlete.');
+    expect(say('any 1 2')).toBe('any 1, athlete’s choice, cross.');
+    expect(say('freestyle')).toBe('freestyle, athlete’s choice.');
     expect(say('1 [2 / 3]')).toBe('jab, alternating: cross; or lead hook; end of turns.');
   });
 
@@ -170,7 +170,7 @@ describe('effort of a combination', () => {
   });
 
   it('is said as it is written', () => {
-    expect([sayEffort('all-out'), sayEffort(70)]).toEqual(['all-out', '70 %']);
+    expect([sayEffort('all-out'), sayEffort(70)]).toEqual(['all-out', '70%']);
   });
 });
 

@@ -101,7 +101,7 @@ describe('reading a combination', () => {
     ['sl-left', 3, /write sl-l or sl-r, or "sl left"/],
     ['1 7', 2, /another numbering/],
     ['(1 2', 0, /add \)/],
-    ['1 2)', 3, /leave it out/],
+    ['1 2)', 3, /remove it/],
     ['()', 0, /moves between/],
     ['[bk]', 0, /leave the brackets out/],
     ['[bk / ]', 6, /on each side/],

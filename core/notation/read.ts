@@ -137,15 +137,15 @@ function readThen(cursor: Cursor, token: Token, before: number): void {
 
 function misplaced(cursor: Cursor, token: Token): never {
   const reasons: Record<string, [string, string]> = {
-    ')': ['this ) has no matching (', 'write ( before the group, or leave it out'],
-    ']': ['this ] has no matching [', 'write [ before the first turn, or leave it out'],
+    ')': ['this ) has no matching (', 'write ( before the group, or remove it'],
+    ']': ['this ] has no matching [', 'write [ before the first turn, or remove it'],
     '/': ['/ parts turns only inside [ ]', 'write [bk / swk], or a space'],
     '+': ['+ goes between two moves', 'write in+1, for example'],
     '|': ['a stage end stands inside a group', 'mark stage ends with | outside groups and turns'],
     ':': ['a name before : belongs at the start of a part', 'write A: 1 2; A then 3'],
     ';': ['there is nothing before this ;', 'write a part such as A: 1 2 before it'],
   };
-  const [what, mend] = reasons[token.text] ?? ['this sign has no meaning here', 'leave it out'];
+  const [what, mend] = reasons[token.text] ?? ['this sign has no meaning here', 'remove it'];
   stop(cursor, token, what, mend);
 }
 

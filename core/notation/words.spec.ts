@@ -16,7 +16,7 @@ function combinationOf(text: string) {
 describe('the staff in words', () => {
   it('tells moves in order, sides and targets, slots, groups, turns and pairs', () => {
     expect(describeCombination(combinationOf('1 2b (3 4)x2 in+1 [bk / swk] any 2 sl'))).toBe(
-      'jab, cross to the body, 2 times: lead hook, rear hook; end of repeat, step in with jab, alternating: rear body kick; or switch kick; end of turns, any 2, left to the athlete, rear slip.',
+      'jab, cross to the body, 2 times: lead hook, rear hook; end of repeat, step in with jab, alternating: rear body kick; or switch kick; end of turns, any 2, athlete’s choice, rear slip.',
     );
   });
   it('tells what is new and where it sticks, or that it flows', () => {

@@ -44,7 +44,7 @@ export function suggestDue(due: readonly DueAgain[], rows: readonly BookRow[], t
       kind: 'due',
       text,
       name: nameOf(rows, text),
-      reason: `last done ${days(today - last)} ago, ${times === 1 ? 'once' : `${times} times`} in total${recall === 'good' || recall === 'easy' ? '' : ', and it did not go well'}; ${since === today ? 'due today' : `overdue by ${days(today - since)}`} (${Math.round(known(today) * 100)} % remembered)`,
+      reason: `last done ${days(today - last)} ago, ${times === 1 ? 'once' : `${times} times`} in total${recall === 'good' || recall === 'easy' ? '' : ', and it did not go well'}; ${since === today ? 'due today' : `overdue by ${days(today - since)}`} (${Math.round(known(today) * 100)}% remembered)`,
     }));
 }
 
@@ -58,7 +58,7 @@ export function suggestForLacks(met: readonly AimMet[], rows: readonly BookRow[]
       .sort((a, b) => b.share - a.share || (a.row.entry.id < b.row.entry.id ? -1 : 1));
     if (!best) return [];
     const { entry } = best.row;
-    const reason = `${Math.round(got ?? 0)} % of ${aim.of} are ${aim.name}; the target is ${Math.round(least)}%`;
+    const reason = `${Math.round(got ?? 0)}% of ${aim.of} are ${aim.name}; the target is ${Math.round(least)}%`;
     return [{ kind: 'lack', text: entry.text, name: entry.name || entry.text, reason }];
   });
 }

@@ -76,7 +76,7 @@ describe('what next', () => {
   it('is what is due, the longest first, each with its reason', () => {
     const all = suggestDue(due, rows, 113);
     expect(all.map(({ text }) => text)).toEqual(['1 2b 3b']);
-    expect(all[0]?.reason).toMatch(/^last done 53 days ago, once in total; overdue by \d+ days \(\d+ % remembered\)$/);
+    expect(all[0]?.reason).toMatch(/^last done 53 days ago, once in total; overdue by \d+ days \(\d+% remembered\)$/);
     expect(suggestDue(due, rows, 400).map(({ name }) => name)).toEqual(['1 2b 3b', 'Post']);
   });
 

@@ -1,5 +1,7 @@
 /** Everything the product knows of a kind of call; the words of each stand in the phrasebook. */
 export interface CallNature {
+  /** As screens name it: the keys are those of files. */
+  readonly name: string;
   /** What a call is worth when not everything can be said (house values in the trade's order, section 9). */
   readonly worth: number;
   /** How much a coach must say for it to be said: `bells` always, `main` by those who talk little, `all` by those who say all. */
@@ -32,26 +34,26 @@ const more = { ...call, from: 'all' } as const;
 
 /** Kinds of calls, most important first (trade page, section 9; worths are house values). A new one is a line here. */
 export const callNatures = {
-  bell: { worth: 10_000, from: 'bells', needed: false, atTheBell: true },
-  new: { ...main, worth: 500, needed: true },
-  own: { ...main, worth: 450, needed: true },
-  stance: { ...main, worth: 400 },
-  count: { worth: 300, from: 'bells', needed: false, atTheBell: true },
-  effort: { ...main, worth: 250 },
-  drill: { ...main, worth: 240 },
-  bag: { ...main, worth: 220 },
-  gear: { ...main, worth: 210 },
-  lanes: { ...main, worth: 200 },
-  between: { ...main, worth: 160 },
-  time: { ...more, worth: 150 },
-  preview: { ...more, worth: 140 },
-  reminder: { ...more, worth: 120 },
-  teach: { ...main, worth: 115 },
-  strikes: { ...main, worth: 110 },
-  focus: { ...more, worth: 100 },
-  water: { ...more, worth: 70 },
-  breathing: { ...more, worth: 60 },
-  cheer: { ...more, worth: 30 },
+  bell: { name: 'bell', worth: 10_000, from: 'bells', needed: false, atTheBell: true },
+  new: { name: 'combination or drill', ...main, worth: 500, needed: true },
+  own: { name: 'your own call', ...main, worth: 450, needed: true },
+  stance: { name: 'stance', ...main, worth: 400 },
+  count: { name: 'countdown', worth: 300, from: 'bells', needed: false, atTheBell: true },
+  effort: { name: 'effort', ...main, worth: 250 },
+  drill: { name: 'call drill', ...main, worth: 240 },
+  bag: { name: 'bag', ...main, worth: 220 },
+  gear: { name: 'gloves', ...main, worth: 210 },
+  lanes: { name: 'rotation', ...main, worth: 200 },
+  between: { name: 'in between', ...main, worth: 160 },
+  time: { name: 'time left', ...more, worth: 150 },
+  preview: { name: 'what comes next', ...more, worth: 140 },
+  reminder: { name: 'keep it sharp', ...more, worth: 120 },
+  teach: { name: 'demo', ...main, worth: 115 },
+  strikes: { name: 'strikes', ...main, worth: 110 },
+  focus: { name: 'cue', ...more, worth: 100 },
+  water: { name: 'water', ...more, worth: 70 },
+  breathing: { name: 'breathing', ...more, worth: 60 },
+  cheer: { name: 'encouragement', ...more, worth: 30 },
 } as const satisfies Record<string, CallNature>;
 
 export type CallKind = keyof typeof callNatures;
@@ -125,3 +127,33 @@ export const phraseKeys = [
   'hold',
 ] as const;
 export type PhraseKey = (typeof phraseKeys)[number];
+
+/** As screens name what can be worded, where the key of files is not its name: a phrase without a line here goes by its key. */
+const otherNames: Partial<Record<PhraseKey, string>> = {
+  'stand square': 'square stance',
+  'natural stance': 'back to own stance',
+  'breathing held': 'breathing with a hold',
+  'half way': 'halfway',
+  'add in front': 'add to the front',
+  'way down': 'coming back down',
+  'once more': 'one more time',
+  only: 'just this',
+  keep: 'keep it sharp',
+  'per cent': 'effort in per cent',
+  'no focus': 'back to normal',
+  'with breath': 'with a gap',
+  between: 'in between',
+  'nothing between': 'nothing in between',
+  'own time': 'free work',
+  'block half': 'halfway through a block',
+  'block ten': 'last ten seconds of a block',
+  watch: 'demo',
+  whole: 'all of it',
+  'open break': 'open rest',
+  'change lanes': 'rotate stations',
+  'change holders': 'swap holders',
+  'count drill': 'number drill',
+};
+
+/** A phrase as screens name it. `phraseName('half way')` → `halfway` */
+export const phraseName = (key: PhraseKey): string => otherNames[key] ?? key;

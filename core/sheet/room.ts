@@ -26,7 +26,7 @@ const roomBag = z.strictObject({
   top: metres(0.1, 6).check(z.describe('top edge above the floor')),
   places: z.int().check(z.gte(0), z.lte(50), z.describe('people who can use it at once')),
   down: z.optional(z.boolean()).check(z.describe('out of use')),
-  mass: z.optional(z.number().check(z.gte(1), z.lte(200))).check(z.describe('of a hung bag, kg')),
+  mass: z.optional(z.number().check(z.gte(1), z.lte(200))).check(z.describe('of a heavy bag, kg')),
   chain: z.optional(metres(0, 5)).check(z.describe('hanging bag: hook to top edge')),
   cords: z.optional(cords).check(z.describe('double-end bag')),
   rebounds: z.optional(z.number().check(z.gte(10), z.lte(2000))).check(z.describe('speed bag: rebounds per minute')),

@@ -118,7 +118,7 @@ const plainSheet = z.strictObject({
         .array(z.strictObject({ key: z.string().check(z.minLength(1), z.maxLength(60)), value: words }))
         .check(z.maxLength(sheetLimits.headLines)),
     )
-    .check(z.describe('header lines this program does not know')),
+    .check(z.describe('header lines Keen Tempo does not know')),
   note: z.optional(note),
   blocks: z.array(blockSchema).check(z.maxLength(sheetLimits.blocks)),
 });

@@ -82,7 +82,7 @@ export class BallBench {
     const ball = this.ball();
     const twice = { ...ball, tensionUpper: ball.tensionUpper * 2, tensionLower: ball.tensionLower * 2 };
     const { faster, wider } = compareTension(twice, ball);
-    return `Twice as tight it is ${faster.toFixed(2)} times as fast, which is harder to time, and swings ${wider.toFixed(2)} times as far, which is easier to hit.`;
+    return `Doubling the tension makes it ${faster.toFixed(2)} times as fast (harder to time) and swings it ${wider.toFixed(2)} times as far (easier to hit).`;
   });
   protected readonly held = computed(() => {
     const anchor = this.anchor();
@@ -114,7 +114,7 @@ export class BallBench {
       if (!read.ok || fitToBag(read.value, 'double-end').verdict !== 'fits') return [];
       const { flows, pace } = ballRhythm(read.value, returnInterval);
       const paces = flows.map((each) => each.name).join(', ');
-      return [{ id, name, paces: paces || `waiting for the ball, at ${pace.toFixed(2)} of steady` }];
+      return [{ id, name, paces: paces || `waiting for the ball, at ${pace.toFixed(2)} of steady pace` }];
     });
   });
 

@@ -19,6 +19,7 @@ import { BallBench } from './ball-bench';
 import { HungBench } from './hung-bench';
 import { SpeedBench } from './speed-bench';
 import { NoticeService } from '../../services/notice.service';
+import { HelpLink } from '../../parts/help-link';
 
 const parts = ['knee', 'hip', 'elbow', 'shoulder', 'chin', 'eye'] as const;
 
@@ -28,7 +29,7 @@ const tabs: readonly BagNature['measured'][] = ['pendulum', 'cords', 'rebounds']
 /** The bag bench: what can be measured and worked out about bags, with the swing drawn live. */
 @Component({
   selector: 'kt-bench-page',
-  imports: [MatTabsModule, MatButtonModule, ChoiceField, BallBench, HungBench, RouterLink, SpeedBench],
+  imports: [HelpLink, MatTabsModule, MatButtonModule, ChoiceField, BallBench, HungBench, RouterLink, SpeedBench],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -43,7 +44,7 @@ export class BenchPage {
 
   private readonly bags = computed(() => this.rooms.room()?.bags ?? []);
   protected readonly choices = computed(() => [
-    { value: '', name: 'the first of each kind' },
+    { value: '', name: 'first bag of each kind' },
     ...this.bags()
       .filter((bag) => this.howMeasured(bag) !== null)
       .map((bag) => ({ value: bag.id, name: roomBagName(bag) })),
@@ -93,8 +94,8 @@ export class BenchPage {
     if (!room || !bag) return;
     const bags = room.bags.map((each) => (each.id === bag.id ? { ...each, ...figures } : each));
     const { refused, putBack } = await this.rooms.put({ ...room, bags });
-    if (refused) void this.notices.say(`Not kept: ${refused}`, { name: 'Close', press: () => undefined });
-    else this.notices.undoable(`${roomBagName(bag)}: kept in the room`, putBack);
+    if (refused) void this.notices.say(`Not saved: ${refused}`, { name: 'Close', press: () => undefined });
+    else this.notices.undoable(`${roomBagName(bag)}: saved to the room`, putBack);
   }
 
   protected pick(bag: string): void {

@@ -37,10 +37,10 @@ describe('the bench', () => {
       TestBed.tick();
       return host.querySelector('kt-ball-bench') !== null;
     });
-    expect(host.textContent).toContain('too light: take 10 kg or more');
-    type(host, 'A combination to throw at it', '1 zz');
+    expect(host.textContent).toContain('too light: use 10 kg or more');
+    type(host, 'Try a combination on it', '1 zz');
     await fixture.whenStable();
-    expect(wrongAt(host, 'A combination to throw at it')).toContain('zz');
+    expect(wrongAt(host, 'Try a combination on it')).toContain('zz');
     fixture.destroy();
   });
 });

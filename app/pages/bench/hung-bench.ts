@@ -37,7 +37,7 @@ const amplitude = 0.32;
           class="on-paper"
           viewBox="-1.6 -0.1 3.2 3.1"
           role="img"
-          [attr.aria-label]="'Bag swinging with a period of ' + period().toFixed(2) + ' seconds'"
+          [attr.aria-label]="'Bag swinging, one swing every ' + period().toFixed(2) + ' seconds'"
         >
           <line class="ceiling" x1="-1.5" x2="1.5" y1="0" y2="0" />
           <line class="floor" x1="-1.5" x2="1.5" [attr.y1]="hook()" [attr.y2]="hook()" />
@@ -54,20 +54,20 @@ const amplitude = 0.32;
           </g>
         </svg>
         <button type="button" matButton="outlined" (click)="motion.toggle()">
-          {{ motion.running() ? 'Hold' : 'Swing' }}
+          {{ motion.running() ? 'Pause' : 'Play' }}
         </button>
         <span class="phase soft">{{ phase() }}</span>
       </div>
       <div class="stack">
         <div class="field-grid">
           <kt-measure-field
-            label="Chain, hook to bag"
+            label="Chain length"
             [value]="bag().chain"
             [most]="6"
             (changed)="change({ chain: $event })"
           />
           <kt-measure-field
-            label="Length of the bag"
+            label="Bag length"
             [value]="bag().length"
             [least]="0.2"
             [most]="3"
@@ -81,43 +81,46 @@ const amplitude = 0.32;
             (changed)="change({ radius: $event })"
           />
           <kt-measure-field
-            label="Mass"
+            label="Weight"
             what="mass"
             [value]="bag().mass"
             [least]="1"
             [most]="200"
             (changed)="change({ mass: $event })"
           />
-          <kt-measure-field label="Lower edge" [value]="bottom()" [most]="3" (changed)="bottom.set($event)" />
+          <kt-measure-field label="Bottom edge" [value]="bottom()" [most]="3" (changed)="bottom.set($event)" />
         </div>
         @if (measured(); as own) {
-          <button type="button" matButton (click)="keep()">Keep these figures for {{ own.name || own.kind }}</button>
+          <button type="button" matButton (click)="keep()">
+            Save these measurements for {{ own.name || own.kind }}
+          </button>
         }
         <dl>
-          <dt class="soft">Period, as a body</dt>
+          <dt class="soft">Swing time</dt>
           <dd class="figures">{{ period().toFixed(2) }} s</dd>
-          <dt class="soft">Period, as a point</dt>
+          <dt class="soft">Swing time, simple pendulum</dt>
           <dd class="figures">{{ point().toFixed(2) }} s</dd>
-          <dt class="soft">Back at you</dt>
-          <dd class="figures">{{ back().from.toFixed(2) }} to {{ back().to.toFixed(2) }} s after a push away</dd>
+          <dt class="soft">Back to you</dt>
+          <dd class="figures">{{ back().from.toFixed(2) }} to {{ back().to.toFixed(2) }} s after you push it away</dd>
           <dt class="soft">Low kick</dt>
           <dd>{{ lowKick() }}</dd>
         </dl>
         <kt-text-field
           class="figures"
           live
-          label="A combination in time with the swing"
+          label="A combination to time with the swing"
           [value]="text()"
           [fault]="readFault"
           (put)="text.set($event)"
         />
         @if (drill(); as drill) {
           <p role="status">
-            {{ drill.words }}. A repetition takes {{ drill.repetition }} s, the breath {{ drill.gap }} s.
+            {{ drill.words }}. One repetition takes {{ drill.repetition }} s, the gap {{ drill.gap }} s.
           </p>
         }
         <p class="small">
-          Never meet it square as it swings in: step round. Small swings; a hard push takes a little longer.
+          Never meet the bag square as it swings in: step around it. Keep the swing small; a hard push takes a little
+          longer.
         </p>
       </div>
     </div>
@@ -158,14 +161,14 @@ export class HungBench {
   protected readonly angle = computed(() =>
     Number(((-amplitude * Math.sin(2 * Math.PI * this.turn()) * 180) / Math.PI).toFixed(2)),
   );
-  protected readonly phase = computed(() => (this.turn() < 0.5 ? 'going away: hit' : 'coming back: step round'));
+  protected readonly phase = computed(() => (this.turn() < 0.5 ? 'swinging away: hit' : 'coming back: step around'));
   protected readonly lowKick = computed(() => {
     const { smallest, tallest } = staturesOf(this.room());
     const { units } = this.settings.settings();
     const edge = sayLength(lowKickEdge(smallest), units);
     return lowKicksLand(this.bottom(), [smallest, tallest])
-      ? `lands for everybody: the edge is under ${edge}`
-      : `the smallest one’s lands at ${edge}, under the bag: kick to the body, or hang it lower`;
+      ? `everyone can land it: the edge is below ${edge}`
+      : `the shortest person’s would land at ${edge}, under the bag: kick to the body, or hang it lower`;
   });
   protected readonly readFault = readFault;
   protected readonly drill = computed(() => {

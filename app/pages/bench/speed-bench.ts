@@ -8,7 +8,7 @@ import { SoundService } from '../../services/sound.service';
 /** Rounds of a rhythm that are played at once. */
 const heardRounds = 4;
 
-/** A speed bag on the bench: touches a minute, and its rhythms by ear. */
+/** A speed bag on the bench: touches per minute, and its rhythms by ear. */
 @Component({
   selector: 'kt-speed-bench',
   imports: [ChoiceField, NumberField, MatButtonModule],
@@ -16,18 +16,18 @@ const heardRounds = 4;
   template: `
     <div class="field-grid">
       <kt-number-field
-        label="Rebounds a minute"
+        label="Rebounds per minute"
         [value]="rate()"
         [schema]="rebounds"
         (put)="rate.set($event ?? rate())"
       />
       <kt-choice-field label="Rhythm" [value]="chosen()" [choices]="rhythmNames" (put)="chosen.set($event)" />
-      <button type="button" matButton="outlined" (click)="hear()">Hear it</button>
+      <button type="button" matButton="outlined" (click)="hear()">Listen</button>
     </div>
     <dl>
       @for (each of rates(); track each.rebounds) {
-        <dt class="soft">{{ each.rebounds }} {{ each.rebounds === 1 ? 'rebound' : 'rebounds' }} a touch</dt>
-        <dd class="figures">{{ each.perMinute }} touches a minute</dd>
+        <dt class="soft">{{ each.rebounds }} {{ each.rebounds === 1 ? 'rebound' : 'rebounds' }} per touch</dt>
+        <dd class="figures">{{ each.perMinute }} touches per minute</dd>
       }
     </dl>
     @if (rhythm(); as rhythm) {
@@ -44,12 +44,13 @@ const heardRounds = 4;
         }
       </svg>
       <p class="soft">
-        Lead above, rear below; {{ rhythm.seconds.toFixed(2) }} s a round. Thick bags are slow, small ones fast.
+        Lead hand above, rear hand below; {{ rhythm.seconds.toFixed(2) }} s per cycle. Big bags are slow, small ones
+        fast.
       </p>
     } @else {
       <p class="wrong" role="alert">{{ fault() }}</p>
     }
-    <p class="small">Straight touches, no downward blows: the board hurts. Rebounds between touches are odd.</p>
+    <p class="small">Hit straight, never downwards: the board hurts. The number of rebounds between touches is odd.</p>
   `,
   styleUrls: ['./bench-page.scss', './bench-drawing.scss'],
 })

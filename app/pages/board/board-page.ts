@@ -5,11 +5,12 @@ import type { Sheet } from '../../../core/index';
 import { BoardView } from '../../parts/board/board-view';
 import { SettingsService } from '../../services/settings.service';
 import { SheetsService } from '../../services/sheets.service';
+import { HelpLink } from '../../parts/help-link';
 
 /** The rotation board: which group is on what in each round, and what is done there; to be seen from the floor, or printed. */
 @Component({
   selector: 'kt-board-page',
-  imports: [MatButtonModule, RouterLink, BoardView],
+  imports: [HelpLink, MatButtonModule, RouterLink, BoardView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './board-page.html',
   styleUrl: './board-page.scss',

@@ -39,8 +39,8 @@ describe('the board on the wall', () => {
 
   it('says what a rotation needs where there is none, and where there is no sheet', async () => {
     const plain = { ...readTempoText('round 1:00: 1 2').sheet, id: 'plain' };
-    expect((await open(plain)).textContent).toContain('needs two lanes or more');
-    expect((await open(null)).textContent).toContain('This sheet is not here');
+    expect((await open(plain)).textContent).toContain('needs at least two stations');
+    expect((await open(null)).textContent).toContain('Sheet not found');
   });
 
   it('shows a drill in words where a kind has no moves for it', async () => {
@@ -50,6 +50,6 @@ describe('the board on the wall', () => {
     };
     const board = await open(sheet);
     expect(board.textContent).toContain('triplets');
-    expect(board.textContent).toContain('Not every group meets');
+    expect(board.textContent).toContain('Not every group gets to');
   });
 });

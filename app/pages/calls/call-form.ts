@@ -1,7 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { TextField } from '../../parts/fields/text-field';
 import { MatButtonModule } from '@angular/material/button';
-import { callEditSchema, isMovable, sayTenths, type Call, type CallEdit, type Dropped } from '../../../core/index';
+import {
+  callEditSchema,
+  callNature,
+  isMovable,
+  sayTenths,
+  type Call,
+  type CallEdit,
+  type CallKind,
+  type Dropped,
+} from '../../../core/index';
 import { VoiceService } from '../../services/voice.service';
 
 /** One call: its words, whether it is said, and its moment; or one that is not said, and why. */
@@ -11,8 +20,8 @@ import { VoiceService } from '../../services/voice.service';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (call(); as own) {
-      <section class="card stack" aria-label="The chosen call">
-        <h2>{{ own.kind }} at {{ clock(own.at) }}</h2>
+      <section class="card stack" aria-label="Selected call">
+        <h2>{{ name(own.kind) }} at {{ clock(own.at) }}</h2>
         @if (own.kind === 'bell') {
           <p>bell</p>
         } @else {
@@ -20,14 +29,14 @@ import { VoiceService } from '../../services/voice.service';
         }
         <p class="soft">
           {{ (own.ms / 1000).toFixed(1) }} s long{{
-            canMove() ? ', anywhere from ' + clock(own.opens) + ' to ' + clock(own.closes) : ', at its one moment'
+            canMove() ? ', anywhere from ' + clock(own.opens) + ' to ' + clock(own.closes) : ', at a fixed time'
           }}.
           @if (short()) {
-            In short, because {{ short()!.why }}; in full “{{ short()!.say }}”.
+            Shortened because {{ short()!.why }}. In full: “{{ short()!.say }}”.
           }
           @if (missing().length > 0) {
-            No clip for <b>{{ missing().join(', ') }}</b>: this device’s voice says it where there is one, the screen
-            always.
+            <b>{{ missing().join(', ') }}</b> is not recorded: this device’s voice says it if there is one; the screen
+            always shows it.
           }
         </p>
         <p class="line">
@@ -51,23 +60,23 @@ import { VoiceService } from '../../services/voice.service';
             + 0.5 s
           </button>
           <button type="button" matButton="outlined" [disabled]="!canMove()" (click)="lock()">
-            <kbd>L</kbd> {{ locked() ? 'Let it move' : 'Lock here' }}
+            <kbd>L</kbd> {{ locked() ? 'Unlock' : 'Lock here' }}
           </button>
           <button type="button" matButton="outlined" (click)="listen.emit()"><kbd>P</kbd> Listen from here</button>
           @if (edit()) {
-            <button type="button" matButton="outlined" (click)="changed.emit(null)">As it was</button>
+            <button type="button" matButton="outlined" (click)="changed.emit(null)">Reset</button>
           }
         </p>
       </section>
     } @else if (unsaid(); as own) {
-      <section class="card stack" aria-label="The chosen call">
-        <h2>{{ own.kind }} at {{ clock(own.opens) }}, not said</h2>
+      <section class="card stack" aria-label="Selected call">
+        <h2>{{ name(own.kind) }} at {{ clock(own.opens) }}, left out</h2>
         <p>“{{ own.say }}”: {{ own.why }}.</p>
         <p class="line">
           @if (edit()) {
-            <button type="button" matButton="outlined" (click)="changed.emit(null)">Say it again</button>
+            <button type="button" matButton="outlined" (click)="changed.emit(null)">Unmute</button>
           } @else {
-            <button type="button" matButton="outlined" (click)="emit({ atMs: 0 })">Say it before others</button>
+            <button type="button" matButton="outlined" (click)="emit({ atMs: 0 })">Give it priority</button>
           }
         </p>
       </section>
@@ -95,6 +104,11 @@ export class CallForm {
   });
   protected readonly locked = computed(() => this.edit()?.atMs !== undefined);
   protected readonly clock = sayTenths;
+  /** A kind of call as it heads the form. */
+  protected name(kind: CallKind): string {
+    const { name } = callNature(kind);
+    return name.charAt(0).toUpperCase() + name.slice(1);
+  }
   protected readonly words = callEditSchema.shape.say;
 
   protected emit(change: Partial<CallEdit>): void {

@@ -30,12 +30,12 @@ export function callShortcuts({ go, shift, mute, lock, listen }: CallHands): rea
     },
   });
   return [
-    on('ArrowUp', 'The call above', (call) => go(call, -1), true),
-    on('ArrowDown', 'The call below', (call) => go(call, 1), true),
+    on('ArrowUp', 'Previous call', (call) => go(call, -1), true),
+    on('ArrowDown', 'Next call', (call) => go(call, 1), true),
     on('Alt+ArrowUp', 'Half a second earlier', (call) => shift(call, -step), true),
     on('Alt+ArrowDown', 'Half a second later', (call) => shift(call, step), true),
-    on('l', 'Lock it where it is, let it go', lock),
-    on('m', 'Mute it, say it again', mute),
+    on('l', 'Lock or unlock', lock),
+    on('m', 'Mute or unmute', mute),
     on('p', 'Listen from here', listen),
   ];
 }

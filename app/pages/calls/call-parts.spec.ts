@@ -41,8 +41,8 @@ describe('parts of the calls', () => {
     ]);
     fixture.componentRef.setInput('edit', { key: call.key, atMs: 1000 });
     await fixture.whenStable();
-    press(fixture, 'L Let it move');
-    press(fixture, 'As it was');
+    press(fixture, 'L Unlock');
+    press(fixture, 'Reset');
     expect(changes.slice(4)).toEqual([{ key: call.key, atMs: undefined }, null]);
     // At the end of its window it goes no further.
     fixture.componentRef.setInput('call', { ...call, opens, closes: call.at + call.ms + 200 });
@@ -58,12 +58,12 @@ describe('parts of the calls', () => {
     const changes: (CallEdit | null)[] = [];
     fixture.componentInstance.changed.subscribe((edit) => changes.push(edit));
     await fixture.whenStable();
-    expect(host(fixture).textContent).toContain('focus at 0:12.3, not said');
+    expect(host(fixture).textContent).toContain('Cue at 0:12.3, left out');
     expect(host(fixture).textContent).toContain('“Chin down”: there is no room.');
-    press(fixture, 'Say it before others');
+    press(fixture, 'Give it priority');
     fixture.componentRef.setInput('edit', { key: 'k', muted: true });
     await fixture.whenStable();
-    press(fixture, 'Say it again');
+    press(fixture, 'Unmute');
     expect(changes).toEqual([{ key: 'k', atMs: 0 }, null]);
   });
 
@@ -125,7 +125,7 @@ describe('parts of the calls', () => {
     expect(picked).toBe(own.calls[0]?.key ?? '');
   });
 
-  it('the ruler shows what is said at an open break at its one moment, before what follows it', async () => {
+  it('the ruler shows what is said at an open rest at its one moment, before what follows it', async () => {
     const open = sheetOf('round 1:00: 1 2', 'rest open', 'round 1:00: 1 2');
     const fixture = TestBed.createComponent(CallRuler);
     fixture.componentRef.setInput('timeline', compile(open));
@@ -137,11 +137,11 @@ describe('parts of the calls', () => {
         .join(' ')
         .trim(),
     );
-    const at = rows.findIndex((row) => row.endsWith('open break'));
+    const at = rows.findIndex((row) => row.endsWith('open rest'));
     expect(rows.slice(at, at + 4)).toEqual([
-      '1:00.0 bell open break',
-      '1:00.0 Open break. Go on when you are ready. open break',
-      '1:00.0 Next, Round 2: one, two open break',
+      '1:00.0 bell open rest',
+      '1:00.0 Open break. Go on when you are ready. open rest',
+      '1:00.0 Next, Round 2: one, two open rest',
       '1:00.0 bell',
     ]);
   });

@@ -66,14 +66,14 @@ const gridMs: Milliseconds = 100;
           [class.other]="leaf.other"
           [style.top.px]="leaf.y"
           [style.height.px]="leaf.height"
-          [title]="leaf.label + (leaf.other ? ', other stance' : '')"
+          [title]="leaf.label + (leaf.other ? ', opposite stance' : '')"
         >
           <span>{{ leaf.label }}</span>
           @if (leaf.text) {
             <span class="figures">{{ leaf.text }}</span>
           }
           @if (leaf.other) {
-            <span class="soft">other stance</span>
+            <span class="soft">opposite stance</span>
           }
         </span>
       }
@@ -95,7 +95,7 @@ const gridMs: Milliseconds = 100;
             class="handle"
             cdkDrag
             cdkDragLockAxis="y"
-            title="Drag inside its window"
+            title="Drag to move within its window"
             [style.top.px]="window.at - 6"
             [style.height.px]="window.length + 12"
             (cdkDragEnded)="drop($event)"
@@ -164,7 +164,7 @@ export class CallRuler {
   protected readonly rows = computed((): Row[] => {
     // The clock stands in an open break, so all that is said there has one place.
     const open = this.script().breaks.flatMap(({ at, calls }) =>
-      calls.map((call) => ({ ...this.rowOf(call), clock: sayTenths(at), at: this.place(at), note: 'open break' })),
+      calls.map((call) => ({ ...this.rowOf(call), clock: sayTenths(at), at: this.place(at), note: 'open rest' })),
     );
     const said = this.script().calls.map((call) => this.rowOf(call));
     const unsaid = this.script().dropped.map((each) => this.unsaidRow(each));
@@ -245,7 +245,7 @@ export class CallRuler {
 
   private unsaidRow({ key, kind, say, opens }: Dropped): Row {
     const at = this.place(opens);
-    return { key, clock: sayTenths(opens), words: say, note: 'not said', kind, unsaid: true, at, length: 2, y: 0 };
+    return { key, clock: sayTenths(opens), words: say, note: 'left out', kind, unsaid: true, at, length: 2, y: 0 };
   }
 
   protected drop(event: CdkDragEnd): void {

@@ -111,7 +111,7 @@ export class CallSheet {
           at,
           order: 0.5,
           kind,
-          text: `open break: ${kind === 'bell' ? '(bell)' : say}`,
+          text: `open rest: ${kind === 'bell' ? '(bell)' : say}`,
         })),
       ),
     ].sort((a, b) => a.at - b.at || a.order - b.order);

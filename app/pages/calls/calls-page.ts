@@ -24,6 +24,7 @@ import { RouterLink } from '@angular/router';
 import {
   allCalls,
   callKinds,
+  callNature,
   isMovable,
   sayClock,
   sayTenths,
@@ -58,23 +59,25 @@ import { SoundFile } from './sound-file';
 import { StancePlan } from './stance-plan';
 import { FindingsPanel } from '../../parts/findings-panel';
 import { WordingsForm } from '../../parts/wordings-form';
+import { HelpLink } from '../../parts/help-link';
 
 const speakers: Readonly<Record<Settings['voice'], string>> = {
-  rms: 'The low voice speaks',
-  slt: 'The high voice speaks',
-  device: 'This device’s voice speaks, where it has one',
-  none: 'Nobody speaks',
+  rms: 'Low voice',
+  slt: 'High voice',
+  device: 'This device’s voice, if it has one',
+  none: 'No voice',
 };
 const talking: Readonly<Record<Settings['talk'], string>> = {
-  all: 'everything is called',
-  main: 'the main things are called',
-  bells: 'bells and counts only',
+  all: 'all calls',
+  main: 'main calls only',
+  bells: 'bells and countdown only',
 };
 
 /** The script of a sheet: what is said when, what is not, in whose words; to be changed, heard and taken out as a file. */
 @Component({
   selector: 'kt-calls-page',
   imports: [
+    HelpLink,
     MatProgressBar,
     MatSliderModule,
     MatExpansionModule,
@@ -114,6 +117,7 @@ export class CallsPage {
   private readonly injector = inject(Injector);
   /** The call that a key has last changed. */
   private key: string | null = null;
+  protected readonly name = (kind: CallKind): string => callNature(kind).name;
   protected readonly kinds = callKinds.filter((kind) => kind !== 'bell');
 
   /** Made in a worker, again with every change. */
@@ -161,7 +165,7 @@ export class CallsPage {
   /** Who speaks and how much, from the settings. */
   protected readonly how = computed(() => {
     const { voice, talk, countFrom } = this.settings.settings();
-    return `${speakers[voice]}; ${talking[talk]}; counted from ${countFrom}.`;
+    return `${speakers[voice]}; ${talking[talk]}; countdown from ${countFrom}.`;
   });
   protected readonly quiet = computed(() => this.editor.sheet()?.calls?.quiet ?? []);
   /** What is found about stances and about the time to say things. */
@@ -258,7 +262,7 @@ export class CallsPage {
         },
       }),
     );
-    keys.use('The calls of this sheet', [
+    keys.use('This sheet’s calls', [
       { keys: ['$mod+z'], does: 'Undo', repeats: true, press: () => this.told.step(-1) },
       { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', repeats: true, press: () => this.told.step(1) },
     ]);
@@ -268,7 +272,7 @@ export class CallsPage {
   private movable(key: string): Call | null {
     const call = this.calls().find((each) => each.key === key);
     if (call && isMovable(call)) return call;
-    void this.live.announce('It has one moment only');
+    void this.live.announce('This call cannot be moved');
     return null;
   }
 
@@ -280,14 +284,14 @@ export class CallsPage {
     this.key = key;
     const at = Math.min(call.closes - call.ms, Math.max(call.opens, call.at + by));
     this.moveTo({ call, at });
-    void this.live.announce(`At ${sayTenths(at)}`);
+    void this.live.announce(`Moved to ${sayTenths(at)}`);
   }
 
   private mute(key: string): void {
     this.key = key;
     const before = this.edits().find((each) => each.key === key);
     this.putEdit(key, { ...before, key, muted: before?.muted ? undefined : true });
-    void this.live.announce(before?.muted ? 'Said again' : 'Muted');
+    void this.live.announce(before?.muted ? 'Unmuted' : 'Muted');
   }
 
   private lock(key: string): void {
@@ -297,6 +301,6 @@ export class CallsPage {
     if (!call) return;
     const locks = before?.atMs === undefined;
     this.putEdit(key, { ...before, key, atMs: locks ? call.at - call.opens : undefined });
-    void this.live.announce(locks ? `Locked at ${sayTenths(call.at)}` : 'No longer locked');
+    void this.live.announce(locks ? `Locked at ${sayTenths(call.at)}` : 'Unlocked');
   }
 }

@@ -50,7 +50,7 @@ describe('the calls of a sheet', () => {
       return focus() === null;
     });
     expect(host(fixture).textContent).toContain('muted by you');
-    press(fixture, 'Say it again');
+    press(fixture, 'Unmute');
     await until(() => {
       TestBed.tick();
       return focus() !== null;
@@ -76,7 +76,7 @@ describe('the calls of a sheet', () => {
     rows
       .find((row) => row.querySelector('.say')?.textContent === 'three')
       ?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', altKey: true, bubbles: true }));
-    await until(() => heard() === 'It has one moment only');
+    await until(() => heard() === 'This call cannot be moved');
     expect([goes(0, 'ArrowDown'), goes(2, 'ArrowUp'), goes(0, 'ArrowUp'), goes(last, 'ArrowDown')]).toEqual([
       1,
       1,
@@ -101,9 +101,9 @@ describe('the calls of a sheet', () => {
     });
     expect(focus()?.textContent).toContain('yours');
     await until(() => heard() !== '');
-    expect(heard()).toMatch(/^At 1:\d\d\.\d$/);
+    expect(heard()).toMatch(/^Moved to 1:\d\d\.\d$/);
     key({ key: 'l' });
-    await until(() => heard() === 'No longer locked');
+    await until(() => heard() === 'Unlocked');
     await until(() => {
       TestBed.tick();
       return clock() === before;
@@ -125,7 +125,7 @@ describe('the calls of a sheet', () => {
   it('follow a stance plan, with the balance beside it', async () => {
     const fixture = await open(sheetOf('round 1:00 x4 rest 0:30: 1 1 2'));
     expect(host(fixture).textContent).toContain('0 changes');
-    await choose(host(fixture), 'The class changes over', 'each round');
+    await choose(host(fixture), 'The class switches stance', 'every round');
     await until(() => {
       TestBed.tick();
       return host(fixture).querySelector('[data-call$="stance"]') !== null;
@@ -149,7 +149,7 @@ describe('the calls of a sheet', () => {
     fixture.componentRef.setInput('id', 'nowhere');
     await until(() => {
       TestBed.tick();
-      return host(fixture).textContent.includes('This sheet is not here');
+      return host(fixture).textContent.includes('Sheet not found');
     });
     fixture.destroy();
   });

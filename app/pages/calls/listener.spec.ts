@@ -109,12 +109,12 @@ describe('listening to a stretch', () => {
   it('says what is wrong where nothing can be heard', async () => {
     const { listener, heard } = await setUp('not yet');
     await listener.play(track, 0);
-    expect(listener.trouble()).toContain('The voice is still being read');
+    expect(listener.trouble()).toContain('The voice is still loading');
     listener.stop();
     heard.clock = null;
     heard.cues.length = 0;
     await listener.play(track, 0);
-    expect(listener.trouble()).toContain('gives no sound');
+    expect(listener.trouble()).toContain('No sound from this device');
     expect([listener.playing(), heard.cues.length]).toEqual([false, 0]);
   });
 

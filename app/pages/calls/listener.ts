@@ -30,11 +30,11 @@ export class Listener implements OnDestroy {
     await this.sound.unlock();
     const now = this.sound.now();
     if (now === null) {
-      this.trouble.set('This device gives no sound to the page: check its volume and output, then press Listen again.');
+      this.trouble.set('No sound from this device: check the volume and output, then press Listen again.');
       return;
     }
     if (this.voices.voice() && !this.voices.recording())
-      this.trouble.set('The voice is still being read: these are the bells. Press Listen again in a moment.');
+      this.trouble.set('The voice is still loading, so you only hear bells. Press Listen again in a moment.');
     const begin = now + leadMs - from;
     const inside = ({ at }: { readonly at: SessionTime }): boolean => at >= from && at < from + stretchMs;
     for (const { kind, at } of script.sounds.filter(inside)) this.sound.playAt(kind, begin + at);

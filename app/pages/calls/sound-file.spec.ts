@@ -46,7 +46,7 @@ describe('the sound file that is being made', () => {
     const { file, answers, saved } = setUp();
     file.make(sheet, 'mp3');
     answers.next({ kind: 'failed', what: 'no memory' });
-    expect(file.failed()).toBe('The sound file was not made: no memory. Try the other form.');
+    expect(file.failed()).toBe('The sound file could not be made: no memory. Try the other format.');
     expect([file.share(), saved]).toEqual([null, []]);
     file.make(sheet, 'wav');
     expect(file.failed()).toBe('');

@@ -27,7 +27,7 @@ export class SoundFile implements OnDestroy {
       this.share.set(null);
       if (answer.kind === 'done')
         void this.files.save(this.files.fileName(sheet.title, as), answer.file, answer.file.type);
-      else this.failed.set(`The sound file was not made: ${answer.what}. Try the other form.`);
+      else this.failed.set(`The sound file could not be made: ${answer.what}. Try the other format.`);
     });
   }
 

@@ -3,19 +3,20 @@ import {
   balanceOf,
   headSchema,
   sayClock,
+  stancePlanNames,
   stancePlans,
   stanceTimes,
   usualPieces,
   usualStances,
   type Sheet,
 } from '../../../core/index';
-import { ChoiceField, orNothing } from '../../parts/fields/choice-field';
+import { ChoiceField } from '../../parts/fields/choice-field';
 import { NumberField } from '../../parts/fields/number-field';
 import { Editor } from '../../services/editor';
 
 type Stances = NonNullable<Sheet['stances']>;
 
-/** When the class changes over, and what comes of it for both sides. */
+/** When the class switches stance, and what comes of it for both sides. */
 @Component({
   selector: 'kt-stance-plan',
   imports: [ChoiceField, NumberField],
@@ -26,7 +27,10 @@ export class StancePlan {
   private readonly editor = inject(Editor);
   readonly sheet = input.required<Sheet>();
 
-  protected readonly plans = orNothing('as the blocks say', stancePlans);
+  protected readonly plans = [
+    { value: undefined, name: 'as set in the blocks' },
+    ...stancePlans.map((value) => ({ value, name: stancePlanNames[value] })),
+  ];
   protected readonly stanceSchemas = headSchema.shape.stances.def.innerType.shape;
   protected readonly usualPieces = usualPieces;
   protected readonly plan = computed(() => this.sheet().stances?.plan);
@@ -37,9 +41,9 @@ export class StancePlan {
     const { natural, other, changes } = stanceTimes(timeline);
     return {
       balanced,
-      strikes: `left ${Math.round(strikes.left)}, right ${Math.round(strikes.right)} strikes (${Math.round(left * 100)} %)`,
-      times: `left ${Math.round(ms.left / 1000)} s, right ${Math.round(ms.right / 1000)} s of striking`,
-      stances: `natural stance ${sayClock(natural)}, other stance ${sayClock(other)}, ${changes} ${changes === 1 ? 'change' : 'changes'}`,
+      strikes: `strikes: left ${Math.round(strikes.left)}, right ${Math.round(strikes.right)} (${Math.round(left * 100)}% left)`,
+      times: `left ${Math.round(ms.left / 1000)} s, right ${Math.round(ms.right / 1000)} s of work`,
+      stances: `own stance ${sayClock(natural)}, opposite stance ${sayClock(other)}, ${changes} ${changes === 1 ? 'change' : 'changes'}`,
     };
   });
 

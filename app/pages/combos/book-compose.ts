@@ -17,9 +17,9 @@ export function bookComposeActions(): ComposeActions {
   const level = () => settings.settings().draft.level;
   return {
     each: [
-      { label: 'Into the book', main: true, press: keepInBook() },
-      { label: 'As a sheet', main: false, press: (text) => void open(practiceSheet(text, text, level(), freshId)) },
+      { label: 'Save to combinations', main: true, press: keepInBook() },
+      { label: 'New sheet', main: false, press: (text) => void open(practiceSheet(text, text, level(), freshId)) },
     ],
-    rounds: { label: 'All as one sheet', press: (texts) => void open(themeSheet(texts, level(), freshId)) },
+    rounds: { label: 'One sheet with all', press: (texts) => void open(themeSheet(texts, level(), freshId)) },
   };
 }

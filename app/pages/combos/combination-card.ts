@@ -103,7 +103,7 @@ export class CombinationCard {
         step.content.flatMap((each) => (each.kind === 'move' ? (limbOf(each, stance) ?? []) : [])),
       );
       return turns.length > 1
-        ? `Turn ${index + 1}, ${toSeconds(Math.round(ms / 10) * 10)} s: ${limbs.join(', ')}`
+        ? `Repeat ${index + 1}, ${toSeconds(Math.round(ms / 10) * 10)} s: ${limbs.join(', ')}`
         : limbs.join(', ');
     });
   });
@@ -156,7 +156,7 @@ export class CombinationCard {
   }
 
   protected readonly tagsFault = (text: string): string =>
-    this.schemas.tags.safeParse(this.tagsOf(text)).success ? '' : 'Write at most 20 tags of at most 40 characters';
+    this.schemas.tags.safeParse(this.tagsOf(text)).success ? '' : 'Use up to 20 tags of up to 40 characters';
 
   protected step(from: 'past' | 'future'): void {
     const [source, other] = from === 'past' ? [this.past, this.future] : [this.future, this.past];
@@ -183,10 +183,10 @@ export class CombinationCard {
       press,
     });
     inject(KeysService).use('A combination', [
-      on(['Alt+r'], 'Take the first repair', () => this.repairFirst()),
+      on(['Alt+r'], 'Apply the first fix', () => this.repairFirst()),
       on(['$mod+z'], 'Undo', () => this.step('past'), true),
       on(['$mod+Shift+z', '$mod+y'], 'Redo', () => this.step('future'), true),
-      on(['Escape'], 'Close it', () => this.closed.emit()),
+      on(['Escape'], 'Close', () => this.closed.emit()),
     ]);
   }
 

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatSortModule } from '@angular/material/sort';
 import { MatTableModule } from '@angular/material/table';
 import { ScrollingModule } from '@angular/cdk/scrolling';
@@ -49,6 +59,7 @@ import { MergePreview } from './merge-preview';
 import { PractiseLink } from './practise-link';
 import { PrintBook } from './print-book';
 import { NoticeService } from '../../services/notice.service';
+import { HelpLink } from '../../parts/help-link';
 
 /** What is looked for, as the chips and fields have it; undefined where it does not matter. */
 interface Wish {
@@ -78,8 +89,8 @@ const chips = [
     name: 'Length',
     choices: [
       { value: '1-3', name: 'up to 3 moves' },
-      { value: '4-6', name: '4 to 6' },
-      { value: '7-99', name: '7 or more' },
+      { value: '4-6', name: '4 to 6 moves' },
+      { value: '7-99', name: '7 or more moves' },
     ],
   },
   { key: 'level', name: 'Level', choices: named(levels) },
@@ -87,17 +98,18 @@ const chips = [
     key: 'stance',
     name: 'Stance',
     choices: [
-      { value: 'stays', name: 'ends as it began' },
-      { value: 'turns', name: 'ends in the other stance' },
+      { value: 'stays', name: 'ends in the same stance' },
+      { value: 'turns', name: 'ends in the opposite stance' },
     ],
   },
-  { key: 'flows', name: 'Flow', choices: [{ value: true, name: 'flows throughout' }] },
+  { key: 'flows', name: 'Flow', choices: [{ value: true, name: 'flows all the way through' }] },
 ] as const;
 
 /** The coach's book of combinations. */
 @Component({
   selector: 'kt-combos-page',
   imports: [
+    HelpLink,
     MatSortModule,
     MatTableModule,
     ScrollingModule,
@@ -125,6 +137,8 @@ const chips = [
   styleUrl: './combos-page.scss',
 })
 export class CombosPage {
+  /** From the address: the combination that is open. */
+  readonly entry = input<string>();
   protected readonly unreadStores = ['book'] as const;
   private readonly book = inject(BookService);
   private readonly files = inject(FilesService);
@@ -198,6 +212,13 @@ export class CombosPage {
   protected readonly printed = computed(() => (this.chosen().size > 0 ? this.compared() : (this.rows() ?? [])));
   protected readonly refusal = signal<{ name: string; problems: readonly Problem[] } | null>(null);
 
+  constructor() {
+    effect(() => {
+      const row = this.all()?.find(({ entry }) => entry.id === this.entry());
+      if (row) untracked(() => this.open.set(row.entry));
+    });
+  }
+
   protected seconds(row: BookRow): number {
     return toSeconds(Math.round(row.ms / 10) * 10);
   }
@@ -205,7 +226,7 @@ export class CombosPage {
   /** The first place where it sticks, in words. */
   protected sticks({ stuck }: BookRow): string {
     const [first] = stuck;
-    return first ? (first.loop ? 'loop: ' : '') + first.reason : '';
+    return first ? (first.loop ? 'on repeat: ' : '') + first.reason : '';
   }
 
   protected look(change: Partial<Wish>): void {
@@ -274,8 +295,11 @@ export class CombosPage {
     const incoming = await this.files.read(file);
     if (incoming.kind === 'book') return readBookJson(incoming.text);
     if (incoming.kind === 'refused') return { ok: false, problems: incoming.problems };
-    const where = incoming.kind === 'sheet' ? 'import it under Sheets' : 'restore it under Settings';
-    return { ok: false, problems: [{ path: '', what: `this is a ${incoming.kind}, not a book: ${where}` }] };
+    const where = incoming.kind === 'sheet' ? 'import it under Sheets' : 'use Restore under Settings';
+    return {
+      ok: false,
+      problems: [{ path: '', what: `this file is a ${incoming.kind}, not a list of combinations: ${where}` }],
+    };
   }
 
   /** Takes a phrasebook in place of the coach's own, which can be put back. */
@@ -283,7 +307,7 @@ export class CombosPage {
     const before = this.settings.settings().wordings;
     this.settings.change({ wordings });
     this.phrasebook.set(null);
-    this.notices.undoable('The phrasebook is taken in', () => {
+    this.notices.undoable('Phrasebook imported', () => {
       this.settings.change({ wordings: before });
     });
   }
@@ -291,6 +315,6 @@ export class CombosPage {
   protected async merge(entries: readonly BookEntry[]): Promise<void> {
     await this.book.put(...entries);
     this.merging.set(null);
-    void this.notices.say(`${entries.length} ${entries.length === 1 ? 'combination' : 'combinations'} taken in`);
+    void this.notices.say(`${entries.length} ${entries.length === 1 ? 'combination' : 'combinations'} imported`);
   }
 }

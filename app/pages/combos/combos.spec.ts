@@ -65,7 +65,7 @@ describe('a combination of the book, open', () => {
     await fixture.whenStable();
     expect(host.textContent).toContain('right hand, left hand');
     expect(host.querySelector('.box')?.getAttribute('aria-label')).toContain('step right');
-    host.querySelector<HTMLElement>('[aria-label="Put in rear roll"]')?.click();
+    host.querySelector<HTMLElement>('[aria-label="Insert rear roll"]')?.click();
     await fixture.whenStable();
     expect(saved.at(-1)?.text).toBe('left+1 ro 2');
   });
@@ -74,7 +74,7 @@ describe('a combination of the book, open', () => {
     const { host, fixture, saved } = await setUp('1 2 3b');
     await choose(host, 'Bag', 'double-end');
     await fixture.whenStable();
-    expect(host.querySelector('.fit')?.textContent).toContain('wants a change');
+    expect(host.querySelector('.fit')?.textContent).toContain('needs a change');
     host.querySelector<HTMLElement>('.fit button')?.click();
     await fixture.whenStable();
     expect(saved.at(-1)?.text).toBe('1 2 3 2');
@@ -83,8 +83,8 @@ describe('a combination of the book, open', () => {
 
   it('shows each turn with its own limbs and seconds', async () => {
     const { host } = await setUp('2 [bk / swk]');
-    expect(host.textContent).toContain('Turn 1, 1.3 s: right hand, right leg');
-    expect(host.textContent).toContain('Turn 2, 1.25 s: right hand, left leg');
+    expect(host.textContent).toContain('Repeat 1, 1.3 s: right hand, right leg');
+    expect(host.textContent).toContain('Repeat 2, 1.25 s: right hand, left leg');
   });
 
   it('says each stuck place once, though it is stuck in every turn', async () => {
@@ -157,9 +157,9 @@ describe('taking in a book', () => {
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
     expect(host.textContent).toContain('differs from your “a”');
-    await choose(host, 'What to do with a', 'take theirs instead');
+    await choose(host, 'What to do with a', 'replace with theirs');
     await fixture.whenStable();
-    press(host, 'Take in 2');
+    press(host, 'Import 2');
     expect(merged[0]?.map((each) => each.text)).toEqual(['1 2 3', '5 4']);
   });
 
@@ -181,10 +181,10 @@ describe('taking in a book', () => {
     field?.dispatchEvent(new Event('change'));
     await until(() => {
       TestBed.tick();
-      return host.textContent.includes('This file has a phrasebook');
+      return host.textContent.includes('This file also has a phrasebook');
     });
     expect(settings.settings().wordings).toEqual(mine);
-    press(host, 'Put it in place of mine');
+    press(host, 'Replace mine');
     expect(settings.settings().wordings).toEqual(theirs);
     await until(() => document.querySelector('mat-snack-bar-container button') !== null);
     press(document, 'Undo');

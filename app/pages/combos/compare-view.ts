@@ -76,13 +76,13 @@ export class CompareView {
       line('Moves', (row) => row.counts.moves),
       line('Seconds', (row) => toSeconds(Math.round(row.ms / 10) * 10)),
       line('Level', (row) => row.entry.level ?? 'any'),
-      line('Trains', (row) => row.trains.join(', ')),
-      line('Ends', (row) => (row.turns ? 'in the other stance' : 'as it began')),
+      line('Works on', (row) => row.trains.join(', ')),
+      line('Finishing stance', (row) => (row.turns ? 'opposite stance' : 'same stance')),
       line(
-        'Sticks',
+        'Does not flow',
         (row) =>
           row.stuck.map((seam) => `${seam.loop ? 'loop: ' : `after ${seam.after + 1}: `}${seam.reason}`).join('; ') ||
-          'nowhere',
+          'flows all the way through',
       ),
     ];
   });

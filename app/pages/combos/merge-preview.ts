@@ -39,17 +39,15 @@ import { freshId } from '../../services/fresh-id';
       </ul>
       @if (phrasebook()) {
         <p class="line">
-          <span>This file has a phrasebook, too.</span>
-          <button type="button" matButton="outlined" (click)="phrases.emit(phrasebook()!)">
-            Put it in place of mine
-          </button>
+          <span>This file also has a phrasebook.</span>
+          <button type="button" matButton="outlined" (click)="phrases.emit(phrasebook()!)">Replace mine</button>
         </p>
       }
       <p class="line">
         <button type="button" matButton="filled" [disabled]="result().length === 0" (click)="merged.emit(result())">
-          Take in {{ result().length }}
+          Import {{ result().length }}
         </button>
-        <button type="button" matButton="outlined" (click)="cancelled.emit()">Leave it</button>
+        <button type="button" matButton="outlined" (click)="cancelled.emit()">Cancel</button>
       </p>
     </section>
   `,
@@ -84,19 +82,19 @@ export class MergePreview {
       new: 'new here',
       same: 'already here',
       changed: `differs from your “${name}” (${mine?.text ?? ''})`,
-      twin: `the same moves as your “${name}”`,
+      twin: `same moves as your “${name}”`,
     }[what];
   }
 
   protected options({ what }: MergeRow): readonly Choice<MergeChoice>[] {
     if (what === 'new')
       return [
-        { value: 'take', name: 'take it in' },
-        { value: 'leave', name: 'leave it' },
+        { value: 'take', name: 'import' },
+        { value: 'leave', name: 'skip' },
       ];
     return [
       { value: 'leave', name: 'keep mine' },
-      { value: 'take', name: 'take theirs instead' },
+      { value: 'take', name: 'replace with theirs' },
       { value: 'both', name: 'keep both' },
     ];
   }

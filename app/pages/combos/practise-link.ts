@@ -15,7 +15,7 @@ import type { BookEntry } from '../../../core/index';
       routerLink="/solo"
       [queryParams]="{ text: entry().text, name: entry().name || entry().text }"
     >
-      <mat-icon svgIcon="play" />Practise alone
+      <mat-icon svgIcon="play" />Practise solo
     </a>
   `,
 })

@@ -35,7 +35,9 @@ interface Printed {
             }
           </section>
         }
-        <p>The figure is no instructor: form, contact and heavy work under a licensed coach. Warm up first.</p>
+        <p>
+          The figure is not an instructor. Learn technique, contact and heavy work with a licensed coach. Warm up first.
+        </p>
       </div>
     }
   `,
@@ -85,7 +87,9 @@ export class PrintBook {
       )
       .catch(() => []);
     if (this.rows().length > mostPrinted)
-      void this.notices.say(`The first ${mostPrinted} are printed: choose others, or find fewer`);
+      void this.notices.say(
+        `Only the first ${mostPrinted} are printed: select the ones you want, or narrow the search`,
+      );
     this.printed.set(
       all.map(({ entry: { id, name, note }, combination, text }, at) => ({
         ...{ id, note, combination, text },

@@ -17,7 +17,7 @@ import { SheetsService } from '../../services/sheets.service';
 
 const limits = {
   title: z.string().check(z.maxLength(200)),
-  at: z.string().check(z.refine((text) => clockIn(text) !== null, { error: 'write a time as 18:30' })),
+  at: z.string().check(z.refine((text) => clockIn(text) !== null, { error: 'enter a time such as 18:30' })),
   minutes: z.number().check(z.gte(1), z.lte(1440)),
   rounds: z.int().check(z.gte(0), z.lte(500)),
 };
@@ -31,17 +31,17 @@ const mostSheets = 200;
   providers: [fieldLook],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>A session by hand</h2>
+    <h2>Add a session by hand</h2>
     <form class="line" aria-label="A session by hand" [formGroup]="form" (ngSubmit)="add()">
-      <kt-choice-field label="By the sheet" [value]="sheetId()" [choices]="choices()" (put)="sheetId.set($event)" />
+      <kt-choice-field label="From sheet" [value]="sheetId()" [choices]="choices()" (put)="sheetId.set($event)" />
       <mat-form-field class="title">
-        <mat-label>What it was</mat-label>
+        <mat-label>Title</mat-label>
         <input matInput autocomplete="off" formControlName="title" />
         <mat-error>{{ form.controls.title.getError('mend') }}</mat-error>
       </mat-form-field>
       <kt-day-field label="Day" [value]="day()" (put)="day.set($event ?? day())" />
       <mat-form-field class="small">
-        <mat-label>At</mat-label>
+        <mat-label>Start time</mat-label>
         <input matInput class="figures" autocomplete="off" formControlName="at" />
         <mat-error>{{ form.controls.at.getError('mend') }}</mat-error>
       </mat-form-field>
@@ -52,9 +52,9 @@ const mostSheets = 200;
           <mat-error>{{ form.get(field.name)?.getError('mend') }}</mat-error>
         </mat-form-field>
       }
-      <button type="submit" matButton="filled">Put it in</button>
+      <button type="submit" matButton="filled">Add</button>
     </form>
-    <p class="soft">How hard it was, the count and all the rest: change the entry afterwards.</p>
+    <p class="soft">You can add the rest by editing the entry afterwards.</p>
   `,
   styles: `
     .title {
@@ -77,7 +77,7 @@ export class ByHandForm {
   private readonly sheets = toSignal(this.sheetsService.page$(0, mostSheets));
   protected readonly choices = computed(() => [
     { value: '', name: 'none' },
-    ...(this.sheets()?.rows ?? []).map(({ id, sheet }) => ({ value: id, name: sheet.title || 'Without a title' })),
+    ...(this.sheets()?.rows ?? []).map(({ id, sheet }) => ({ value: id, name: sheet.title || 'Untitled' })),
   ]);
   protected readonly sheetId = signal('');
   protected readonly day = signal<Day>(dayOf(Date.now()));
@@ -110,7 +110,7 @@ export class ByHandForm {
       sheet,
     );
     await this.log.add([entry]);
-    this.notices.undoable('It is in the log', () => this.log.takeOut([entry.id]));
+    this.notices.undoable('Added to the log', () => this.log.takeOut([entry.id]));
     this.added.emit(entry.id);
   }
 }

@@ -4,15 +4,15 @@ import { MatTableModule } from '@angular/material/table';
 import { nameOfFault, sayClock, type ComparedRound, type Digest, type RoundDigest } from '../../../core/index';
 import { ProgressService } from '../../services/progress.service';
 
-/** Two runs side by side, as wholes and round by round. */
+/** Two sessions compared, as wholes and round by round. */
 @Component({
   selector: 'kt-compare-runs',
   imports: [DatePipe, MatTableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (both.value(); as both) {
-      <h2>{{ both.before.title }} beside {{ both.now.title }}</h2>
-      <table mat-table aria-label="Two runs side by side" [dataSource]="rowsOf(both.before, both.now, both.rounds)">
+      <h2>{{ both.before.title }} compared with {{ both.now.title }}</h2>
+      <table mat-table aria-label="Two sessions compared" [dataSource]="rowsOf(both.before, both.now, both.rounds)">
         <ng-container matColumnDef="what">
           <th mat-header-cell *matHeaderCellDef></th>
           <td mat-cell *matCellDef="let row">{{ row.what }}</td>
@@ -29,10 +29,10 @@ import { ProgressService } from '../../services/progress.service';
         <tr mat-row *matRowDef="let row; columns: columns"></tr>
       </table>
     } @else if (both.isLoading()) {
-      <p role="status">Reading both…</p>
+      <p role="status">Loading…</p>
     }
   `,
-  host: { class: 'card stack', role: 'region', 'aria-label': 'Two runs side by side' },
+  host: { class: 'card stack', role: 'region', 'aria-label': 'Two sessions compared' },
 })
 export class CompareRuns {
   readonly ids = input.required<readonly string[]>();
@@ -49,8 +49,8 @@ export class CompareRuns {
       row('Time', ({ ms, plannedMs }) => `${clock(ms)} of ${clock(plannedMs)}`),
       row('Rounds', (digest) => `${digest.rounds} of ${digest.plannedRounds}`),
       row('Punches counted', ({ counted, punches }) => `${counted ?? 'not counted'} (${punches} planned)`),
-      row('Effort', ({ effort }) => (effort === null ? 'not said' : String(effort))),
-      row('Faults seen', ({ faults }) => faults.map(nameOfFault).join(', ') || 'none marked'),
+      row('Effort', ({ effort }) => (effort === null ? 'not rated' : String(effort))),
+      row('Faults seen', ({ faults }) => faults.map(nameOfFault).join(', ') || 'none'),
       ...rounds.map(({ round, before: old, now: latest }) => ({
         what: `Round ${round}`,
         before: sayRound(old),
@@ -63,11 +63,11 @@ export class CompareRuns {
 const clock = (ms: number): string => sayClock(Math.round(ms / 1000) * 1000);
 
 function sayRound(round: RoundDigest | null): string {
-  if (!round) return 'not there';
+  if (!round) return 'not done';
   return [
     clock(round.ms),
     round.counted === null ? `${round.punches} planned` : `${round.counted} counted, ${round.punches} planned`,
     ...(round.effort === null ? [] : [`effort ${round.effort}`]),
-    ...(round.pace === 1 ? [] : [`pace ${Math.round(round.pace * 100)} %`]),
+    ...(round.pace === 1 ? [] : [`pace ${Math.round(round.pace * 100)}%`]),
   ].join(' · ');
 }

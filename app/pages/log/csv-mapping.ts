@@ -23,19 +23,20 @@ const shownFaults = 5;
   imports: [ChoiceField, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>What is in which column?</h2>
+    <h2>Match the columns</h2>
     <p class="soft">
-      {{ file().table.rows.length }} lines. A session needs a date and its minutes; what has no column is left open.
+      {{ file().table.rows.length }} rows. Every session needs a date and minutes; anything without a column is left
+      blank.
     </p>
     <div class="line">
       @for (field of fields; track field) {
         <kt-choice-field [label]="field" [value]="mapping()[field]" [choices]="columns()" (put)="map(field, $event)" />
       }
-      <kt-choice-field label="3/4 is" [value]="order()" [choices]="orders" (put)="order.set($event)" />
+      <kt-choice-field label="Read 3/4 as" [value]="order()" [choices]="orders" (put)="order.set($event)" />
     </div>
     @if (read.value(); as read) {
       <p role="status">
-        {{ read.sessions.length }} can be taken in{{
+        {{ read.sessions.length }} can be imported{{
           read.faults.length > 0 ? ', ' + read.faults.length + ' cannot:' : '.'
         }}
       </p>
@@ -46,7 +47,7 @@ const shownFaults = 5;
       </ul>
       <p class="line">
         <button type="button" matButton="filled" [disabled]="read.sessions.length === 0" (click)="take(read)">
-          Take {{ read.sessions.length }} in
+          Import {{ read.sessions.length }}
         </button>
         <button type="button" matButton (click)="cancelled.emit()">Cancel</button>
       </p>

@@ -11,19 +11,19 @@ import { ProgressService } from '../../services/progress.service';
   imports: [ChoiceField, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Take a person out</h2>
+    <h2>Remove a person</h2>
     @if (people.value(); as people) {
       @if (people.length === 0) {
         <p>Nobody is named in the log.</p>
       } @else {
         <p class="soft">
-          The name goes from every entry, with the counts that were theirs and from notes; how many were there stays.
-          Backups and files that were saved before still hold it: make a new one.
+          This removes the name from every entry and note, along with that person’s counts; attendance numbers stay.
+          Earlier backups and files still contain the name: make a new backup.
         </p>
         <div class="line">
-          <kt-choice-field label="Who" [value]="who()" [choices]="choices(people)" (put)="who.set($event)" />
+          <kt-choice-field label="Person" [value]="who()" [choices]="choices(people)" (put)="who.set($event)" />
           <button type="button" matButton="filled" [disabled]="who() === ''" (click)="forget()">
-            Take {{ who() || 'them' }} out
+            Remove {{ who() || 'them' }}
           </button>
         </div>
       }
@@ -47,7 +47,7 @@ export class ForgetPerson {
     const { entries, putBack } = await this.log.forget(who);
     this.who.set('');
     this.people.reload();
-    this.notices.undoable(`${who} is out of ${entries} ${entries === 1 ? 'entry' : 'entries'}`, async () => {
+    this.notices.undoable(`${who} removed from ${entries} ${entries === 1 ? 'entry' : 'entries'}`, async () => {
       await putBack();
       this.people.reload();
     });

@@ -7,7 +7,7 @@ import { DayField } from '../../parts/fields/day-field';
 import { TextField } from '../../parts/fields/text-field';
 
 const names: Readonly<Record<LogGrouping, string>> = {
-  none: 'One list',
+  none: 'No grouping',
   day: 'By day',
   week: 'By week',
   sheet: 'By sheet',
@@ -48,10 +48,10 @@ const orAny = <T extends string>(name: string, choices: readonly Choice<T>[]): r
         [choices]="sheetChoices()"
         (put)="put({ sheetId: $event })"
       />
-      <kt-choice-field label="Fault seen" [value]="wish().fault" [choices]="faults" (put)="put({ fault: $event })" />
+      <kt-choice-field label="Fault" [value]="wish().fault" [choices]="faults" (put)="put({ fault: $event })" />
       <mat-button-toggle-group
         hideSingleSelectionIndicator
-        aria-label="Put together"
+        aria-label="Group"
         [value]="wish().by"
         (change)="put({ by: $event.value })"
       >

@@ -52,6 +52,7 @@ import { CompareRuns } from './compare-runs';
 import { CsvMappingForm } from './csv-mapping';
 import { ForgetPerson } from './forget-person';
 import { LogFilter } from './log-filter';
+import { HelpLink } from '../../parts/help-link';
 
 const weeks = 4;
 /** Lines that are read before it is known how many there is room for. */
@@ -70,6 +71,7 @@ interface Shown {
 @Component({
   selector: 'kt-log-page',
   imports: [
+    HelpLink,
     AddingUp,
     ...[MatSortModule, MatTableModule, MatTooltip, MatIcon, MatButtonModule, MatCheckbox, MatMenuModule],
     ...[DatePipe, RouterLink, ScrollingModule, EntryForm, FileButton, MeasuredScroll, Opened, UnreadList],
@@ -217,9 +219,9 @@ export class LogPage {
 
   protected tagsOf({ done, rehearsal, brokenOff, byHand, who }: LogEntry): readonly string[] {
     return [
-      ...(done.finished ? [] : [brokenOff ? 'broken off' : 'given up']),
+      ...(done.finished ? [] : [brokenOff ? 'interrupted' : 'ended early']),
       ...(rehearsal ? ['rehearsal'] : []),
-      ...(byHand ? ['by hand'] : []),
+      ...(byHand ? ['added by hand'] : []),
       ...(who?.group ? [who.group] : []),
     ];
   }
@@ -227,7 +229,7 @@ export class LogPage {
   protected sayHead({ title, day, sessions, load }: LogHead): string {
     const count = `${sessions} ${sessions === 1 ? 'session' : 'sessions'}`;
     const loads = load > 0 ? `, load ${Math.round(load)}` : '';
-    return day === null ? `${title || 'Without a title'} · ${count}${loads}` : `${count}${loads}`;
+    return day === null ? `${title || 'Untitled'} · ${count}${loads}` : `${count}${loads}`;
   }
 
   protected readonly momentOf = momentOf;

@@ -8,9 +8,9 @@ import { RouterLink } from '@angular/router';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page">
-      <h1>There is no such page</h1>
-      <p>The address may be misspelt, or what it named has been deleted.</p>
-      <p><a routerLink="/sheets">Go to the sheets</a></p>
+      <h1>Page not found</h1>
+      <p>The address may be mistyped, or the item may have been deleted.</p>
+      <p><a routerLink="/sheets">Go to Sheets</a></p>
     </div>
   `,
 })

@@ -32,13 +32,13 @@ import { SettingsService } from '../../services/settings.service';
 const weekdayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'].map((name, value) => ({ name, value }));
 const goals = [
   { value: 'combination', name: 'A combination' },
-  { value: 'rounds', name: 'So many rounds' },
-  { value: 'stances', name: 'Both stances even' },
+  { value: 'rounds', name: 'A number of rounds' },
+  { value: 'stances', name: 'Both stances equally' },
 ] as const;
 const easierWeeks = [
   { value: 0, name: 'none' },
-  { value: 3, name: 'every third' },
-  { value: 4, name: 'every fourth' },
+  { value: 3, name: 'every third week' },
+  { value: 4, name: 'every fourth week' },
   { value: 5, name: 'every fifth' },
   { value: 6, name: 'every sixth' },
 ] as const;
@@ -64,7 +64,7 @@ const firstGoal = '1 2 3b 2 5 2';
       width: min(100%, 22rem);
     }
   `,
-  host: { class: 'card stack', role: 'region', 'aria-label': 'What the programme is to be like' },
+  host: { class: 'card stack', role: 'region', 'aria-label': 'Programme settings' },
 })
 export class ProgrammeForm {
   /** Wishes to begin from; null for new ones. */
@@ -86,7 +86,7 @@ export class ProgrammeForm {
   protected readonly daysOff = signal<readonly string[]>([]);
   protected readonly numberFields = [
     { name: 'weeks', label: 'Weeks', least: 1 },
-    { name: 'minutes', label: 'Minutes a session', least: 10 },
+    { name: 'minutes', label: 'Minutes per session', least: 10 },
     { name: 'people', label: 'People', least: 0 },
   ] as const;
 
@@ -105,18 +105,18 @@ export class ProgrammeForm {
     weeks: new FormControl(6, { nonNullable: true, validators: bySchema(shape.weeks) }),
     weekdays: new FormControl<number[]>([0, 2, 4], {
       nonNullable: true,
-      validators: ({ value }) => ((value as number[]).length > 0 ? null : { mend: 'Choose a day at least' }),
+      validators: ({ value }) => ((value as number[]).length > 0 ? null : { mend: 'Choose at least one day' }),
     }),
     at: new FormControl('18:00', {
       nonNullable: true,
-      validators: ({ value }) => (clockIn(String(value)) === null ? { mend: 'Write a time as 18:30' } : null),
+      validators: ({ value }) => (clockIn(String(value)) === null ? { mend: 'Enter a time such as 18:30' } : null),
     }),
     minutes: new FormControl(40, { nonNullable: true, validators: bySchema(shape.minutes) }),
     level: new FormControl<ProgrammeWishes['level']>('beginner', { nonNullable: true }),
     kind: new FormControl<ProgrammeWishes['kind']>('mixed', { nonNullable: true }),
     bags: new FormControl<ProgrammeWishes['bag'][]>(['heavy'], {
       nonNullable: true,
-      validators: ({ value }) => ((value as unknown[]).length > 0 ? null : { mend: 'Choose one at least' }),
+      validators: ({ value }) => ((value as unknown[]).length > 0 ? null : { mend: 'Choose at least one' }),
     }),
     people: new FormControl<number | null>(null, { validators: bySchema(shape.people) }),
     easierEvery: new FormControl<ProgrammeWishes['easierEvery']>(4, { nonNullable: true }),
@@ -140,7 +140,7 @@ export class ProgrammeForm {
   }
 
   private within(value: unknown, least: number, most: number): { mend: string } | null {
-    return typeof value === 'number' && value >= least && value <= most ? null : { mend: `Write ${least} to ${most}` };
+    return typeof value === 'number' && value >= least && value <= most ? null : { mend: `Enter ${least} to ${most}` };
   }
 
   private fill({ goal, at, bag, bags, bounds, starts, daysOff, weekdays, ...plain }: ProgrammeWishes): void {

@@ -33,6 +33,7 @@ import { ProgressService } from '../../services/progress.service';
 import { ProgrammeForm } from './programme-form';
 import { WeekCalendar, type Moved } from './week-calendar';
 import { TodayService } from '../../services/today.service';
+import { HelpLink } from '../../parts/help-link';
 
 /** Repeats that come more days late than this are spoken of (house value). */
 const saidLate = 3;
@@ -41,6 +42,7 @@ const saidLate = 3;
 @Component({
   selector: 'kt-programme-page',
   imports: [
+    HelpLink,
     AddingUp,
     ...[ChoiceField, DatePipe, FileButton, MatButtonModule, MatIcon, MatMenuModule, MatTooltip],
     ...[ProgrammeForm, UnreadList, WeekCalendar],
@@ -114,16 +116,16 @@ export class ProgrammePage {
     return [
       ...(plan.left.length > 0
         ? [
-            `For ${plan.left.length} ${plan.left.length === 1 ? 'step' : 'steps'} there is no session left (${plan.left.map(sayStep).join('; ')}): add weeks, or a day a week.`,
+            `${plan.left.length} ${plan.left.length === 1 ? 'step does' : 'steps do'} not fit (${plan.left.map(sayStep).join('; ')}): add weeks, or another day per week.`,
           ]
         : []),
       ...plan.broken.map(({ monday, bound }) =>
         bound === 'rise'
-          ? `The week of ${isoDay(monday)} rises more than it may whatever is planned, because so little was done before: keep it easy.`
-          : `The week of ${isoDay(monday)} is more alike than it may be: leave a day out.`,
+          ? `The week of ${isoDay(monday)} goes over your weekly limit whatever we plan, because the weeks before were so light: keep it easy.`
+          : `The week of ${isoDay(monday)} is more monotonous than your limit: drop a day.`,
       ),
       ...(plan.late > saidLate
-        ? [`A repeat comes up to ${plan.late} days later than it is due: there is more to repeat than fits.`]
+        ? [`Some reviews run up to ${plan.late} days late: there is more to review than fits.`]
         : []),
     ];
   });
@@ -150,7 +152,7 @@ export class ProgrammePage {
     inject(KeysService).use('The programme', [
       {
         keys: ['t'],
-        does: 'Open the sheet of today, or of the next session',
+        does: 'Open today’s sheet, or the next one',
         repeats: false,
         when: () => this.next() !== null,
         press: () => void this.openSheet(this.next()),
@@ -182,7 +184,7 @@ export class ProgrammePage {
     this.plan.set(made.plan);
     if (old) {
       const putBack = await this.programmes.remove(old);
-      this.notices.undoable('Planned anew from other wishes', async () => {
+      this.notices.undoable('Replanned', async () => {
         await putBack();
         await this.programmes.remove(made.programme);
       });
@@ -194,7 +196,7 @@ export class ProgrammePage {
     if (!programme) return;
     const moved = await this.programmes.move(programme, id, day, this.today());
     if (!moved) {
-      void this.notices.say('That day is over, or has a session already: choose a free one');
+      void this.notices.say('That day is past or already has a session: choose another');
       return;
     }
     this.plan.set(moved.plan);
@@ -211,7 +213,7 @@ export class ProgrammePage {
   protected async remove(programme: Programme): Promise<void> {
     const putBack = await this.programmes.remove(programme);
     this.moved.set([]);
-    this.notices.undoable('The programme is deleted; its sheets stay', putBack);
+    this.notices.undoable('Programme deleted; its sheets are kept', putBack);
   }
 
   protected async calendarFile(): Promise<void> {
@@ -229,7 +231,7 @@ export class ProgrammePage {
     const { calendar } = await import('../../services/calendar');
     const moves = calendar.movesIn(await file.text());
     if (!moves) {
-      void this.notices.say(`${file.name} is no calendar: choose a file that ends in .ics`);
+      void this.notices.say(`${file.name} is not a calendar: choose an .ics file`);
       return;
     }
     let [programme, count] = [before, 0];
@@ -241,10 +243,10 @@ export class ProgrammePage {
       count += 1;
     }
     if (count === 0) {
-      void this.notices.say('The calendar has every session of this programme where it is here');
+      void this.notices.say('The calendar matches: nothing to move');
       return;
     }
     const putBack = await this.programmes.put(programme);
-    this.notices.undoable(`${count} ${count === 1 ? 'session' : 'sessions'} moved as in the calendar`, putBack);
+    this.notices.undoable(`${count} ${count === 1 ? 'session' : 'sessions'} moved to match the calendar`, putBack);
   }
 }

@@ -80,7 +80,7 @@ const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
                       matButton="outlined"
                       class="session"
                       cdkDrag
-                      matTooltip="Opens its sheet. Drag it, or press Alt and an arrow, to move it"
+                      matTooltip="Opens its sheet. Drag it or press Alt + an arrow key to move it"
                       [attr.id]="'session-' + session.id"
                       [class]="session.state"
                       [cdkDragData]="session.id"
@@ -91,11 +91,11 @@ const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
                       (keydown)="nudge($event, session)"
                     >
                       <b class="figures">{{
-                        session.adds ? sayStep(session.adds) : session.easier ? 'easier' : 'repeat'
+                        session.adds ? sayStep(session.adds) : session.easier ? 'easier' : 'review'
                       }}</b>
                       <span class="small">
                         {{ session.state === 'open' ? 'effort ' + session.effort : session.state
-                        }}{{ session.repeats.length > 0 ? ' · again ' + session.repeats.length : ''
+                        }}{{ session.repeats.length > 0 ? ' · review ' + session.repeats.length : ''
                         }}{{ session.bag ? ' · ' + session.bag : '' }}
                       </span>
                     </button>
@@ -171,7 +171,7 @@ export class WeekCalendar {
       day,
       state,
       ...(adds ? [`new: ${sayStep(adds)}`] : []),
-      ...(repeats.length > 0 ? [`again: ${repeats.join('; ')}`] : []),
+      ...(repeats.length > 0 ? [`review: ${repeats.join('; ')}`] : []),
       `effort ${effort}`,
       ...(bag ? [`on ${bag}`] : []),
     ].join(', ');

@@ -11,8 +11,8 @@ import { SettingsService } from '../../services/settings.service';
   imports: [MatButtonModule, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>What you want to have its share</h2>
-    <p class="soft">House values for {{ level() }}s; 0 asks for nothing.</p>
+    <h2>Minimum shares</h2>
+    <p class="soft">Defaults for {{ level() }}s; 0 switches a target off.</p>
     <ul class="ruled">
       @for (each of met(); track each.aim.id) {
         <li>
@@ -20,7 +20,7 @@ import { SettingsService } from '../../services/settings.service';
           <b class="figures" [class.wrong]="each.missing >= 0.05">{{ said(each) }}</b>
           <kt-number-field
             unit="%"
-            [label]="'At least, ' + each.aim.name"
+            [label]="'Minimum, ' + each.aim.name"
             bare
             [value]="each.least"
             [schema]="percent"
@@ -29,7 +29,7 @@ import { SettingsService } from '../../services/settings.service';
         </li>
       }
     </ul>
-    <button type="button" matButton (click)="settings.change({ aims: {} })">Back to the house values</button>
+    <button type="button" matButton (click)="settings.change({ aims: {} })">Restore defaults</button>
   `,
   styles: `
     li {
@@ -52,7 +52,7 @@ export class AimsTable {
   protected readonly percent = z.number().check(z.gte(0), z.lte(100));
 
   protected said({ got, missing }: AimMet): string {
-    return got === null ? 'none yet' : `${Math.round(got)} %${missing >= 0.05 ? ', too little' : ''}`;
+    return got === null ? 'no data' : `${Math.round(got)}%${missing >= 0.05 ? ', below target' : ''}`;
   }
 
   protected want(id: string, least: number | null): void {

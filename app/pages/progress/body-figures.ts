@@ -12,10 +12,10 @@ import { SettingsService } from '../../services/settings.service';
   imports: [NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Energy and pulse</h2>
+    <h2>Energy and heart rate</h2>
     <div class="line">
       <kt-number-field
-        label="Weight, if you like"
+        label="Weight (optional)"
         unit="kg"
         [value]="settings.settings().weight"
         [schema]="schemas.weight"
@@ -28,7 +28,7 @@ import { SettingsService } from '../../services/settings.service';
         (put)="put({ age: $event ?? sensors().age })"
       />
       <kt-number-field
-        label="Pulse at rest"
+        label="Resting heart rate"
         [value]="sensors().rest"
         [schema]="rest"
         (put)="put({ rest: $event ?? sensors().rest })"
@@ -39,7 +39,7 @@ import { SettingsService } from '../../services/settings.service';
         “{{ last.title }}”: about <b class="figures">{{ last.kcal }} kcal</b> for one person of that weight.
       </p>
     } @else {
-      <p class="soft">Energy is worked out only where a weight is given.</p>
+      <p class="soft">Enter a weight to estimate energy.</p>
     }
     <ul class="line">
       @for (range of pulses(); track range.name) {
@@ -49,8 +49,8 @@ import { SettingsService } from '../../services/settings.service';
       }
     </ul>
     <p class="soft small">
-      Estimates from tables (METs of the Compendium 2011; pulse by Tanaka 2001 and Karvonen 1957), no medical advice.
-      After a long break, with heart or joint trouble or in pregnancy ask a doctor first.
+      Estimates from published tables (Compendium of METs 2011; Tanaka 2001 and Karvonen 1957 for heart rate). Not
+      medical advice: after a long break, with a heart or joint condition or when pregnant, ask a doctor first.
     </p>
   `,
   styles: `

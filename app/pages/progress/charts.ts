@@ -15,26 +15,26 @@ import { countedChart, ratiosChart } from './counted-charts';
 
 const rounded = (value: number | null, digits = 0): number | null =>
   value === null ? null : Math.round(value * 10 ** digits) / 10 ** digits;
-const nothingYet = 'There is nothing in this time yet: run a sheet, or put a session in by hand in the log.';
+const nothingYet = 'Nothing in this period yet: run a sheet, or add a session by hand in the log.';
 const mondays = (weeks: Overview['weeks'] | Overview['shares']): string[] =>
   weeks.map(({ week }) => isoDay(firstDayOf(week)).slice(5));
 
-/** Load by week, with monotony. */
+/** Training load by week, with monotony. */
 export function loadChart({ weeks, sessions }: Overview): Chart {
   const last = weeks.at(-1);
   const said = [...weeks].reverse().find((week) => week.said.length > 0);
   const sentence =
     sessions === 0
       ? nothingYet
-      : `How hard times minutes, week by week. This week so far: ${Math.round(last?.sum ?? 0)}.${said ? ` Week of ${isoDay(firstDayOf(said.week))}: ${said.said.join('; ')}.` : ' No week jumps.'}`;
+      : `Training load (effort × minutes) by week. This week so far: ${Math.round(last?.sum ?? 0)}.${said ? ` Week of ${isoDay(firstDayOf(said.week))}: ${said.said.join('; ')}.` : ' No sudden jumps.'}`;
   return {
-    title: 'Load by week',
+    title: 'Training load by week',
     sentence,
     height: 280,
-    columns: ['Week of', 'Sessions', 'Load', 'Monotony', 'Strain', 'Against the weeks before', 'To know'],
+    columns: ['Week of', 'Sessions', 'Load', 'Monotony', 'Strain', 'Change from previous weeks', 'Note'],
     rows: weeks.map(({ week, sessions: count, sum, monotony, strain, rise, said: words }) => [
       ...[isoDay(firstDayOf(week)), count, Math.round(sum), rounded(monotony, 2), rounded(strain)],
-      ...[rise === null ? null : `${perCent(rise)} %`, words.join('; ')],
+      ...[rise === null ? null : `${perCent(rise)}%`, words.join('; ')],
     ]),
     option:
       sessions === 0
@@ -76,13 +76,13 @@ const places = [
 ];
 const shownGroups = strikeGroups.filter((group) => group !== 'free');
 
-/** What was worked on, place by place on the staff. */
+/** Where the strikes went, place by place on the staff. */
 export function coverageChart({ coverage, neglected }: Overview): Chart {
   const count = (place: string, group: string): number => coverage.cells[`${place} ${group}` as Cell] ?? 0;
   const used = places.filter((place) => !place.endsWith('leg') || shownGroups.some((group) => count(place, group) > 0));
   const most = Math.max(1, ...Object.values(coverage.cells));
   return {
-    title: 'What was worked on',
+    title: 'Where the strikes went',
     sentence: neglected,
     height: 60 + used.length * 34,
     columns: ['Place', ...shownGroups],
@@ -134,12 +134,12 @@ export function sidesChart({ shares, coverage }: Overview): Chart {
   const sentence =
     weeks.length === 0
       ? nothingYet
-      : `${all} % of all strikes were thrown with the left, ${100 - all} % with the right${Math.abs(all - 50) <= balanceGoal * 100 ? ': even.' : ': let the class change over for some rounds.'}`;
+      : `${all}% of all strikes were thrown with the left, ${100 - all}% with the right${Math.abs(all - 50) <= balanceGoal * 100 ? ': even.' : ': switch stance for some rounds.'}`;
   return {
     title: 'Left and right',
     sentence,
     height: 250,
-    columns: ['Week of', 'Left', 'Right', 'Left in %'],
+    columns: ['Week of', 'Left', 'Right', 'Left, %'],
     rows: weeks.map((each) => [isoDay(firstDayOf(each.week)), each.left, each.right, share(each)]),
     option:
       weeks.length === 0
@@ -176,8 +176,8 @@ export function faultsChart({ shares, coverage }: Overview): Chart {
   const times = first ? (coverage.faults[first] ?? 0) : 0;
   const sentence =
     first === undefined
-      ? 'No fault was marked in this time: one tap when a run ends is enough.'
-      : `“${nameOfFault(first)}” was seen most, in ${times} of ${coverage.sessions} sessions: its drill stands among what is next.`;
+      ? 'No faults recorded in this period: one tap at the end of a session is enough.'
+      : `“${nameOfFault(first)}” was seen most often, in ${times} of ${coverage.sessions} sessions: its drill is under What to do next.`;
   return {
     title: 'Faults seen',
     sentence,

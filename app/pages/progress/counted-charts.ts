@@ -2,22 +2,22 @@
 import { bandOf, isoDay, type Overview } from '../../../core/index';
 import { axis, frame, perCent, type Chart, type ChartColours } from '../../parts/chart/chart';
 
-/** Counted against planned, with its band. */
+/** Counted vs planned punches, with its band. */
 export function countedChart({ counts, counted }: Overview): Chart {
   const last = counted.at(-1);
   const sentence =
     counts.length === 0 || !last
-      ? 'Nobody has counted in this time: a count in the log, of one person or the mean of several, makes planned figures truer.'
-      : `Of 100 planned punches about ${perCent(last.ratio)} are thrown; ${counts.length} ${counts.length === 1 ? 'count says' : 'counts say'} so, and planned figures are shown by it.`;
+      ? 'No counts in this period. Enter a count in the log (one person’s, or an average) to make planned numbers more accurate.'
+      : `About ${perCent(last.ratio)} of every 100 planned punches are thrown, going by ${counts.length} ${counts.length === 1 ? 'count' : 'counts'}. Planned numbers are adjusted to match.`;
   return {
-    title: 'Counted against planned',
+    title: 'Counted vs planned punches',
     sentence,
     height: 270,
-    columns: ['Day', 'Taken for true', 'Least', 'Most'],
+    columns: ['Day', 'Estimate', 'Low', 'High'],
     rows: counted.map((point) => {
       const { day, ratio } = point;
       const [least, most] = bandOf(point);
-      return [isoDay(day), `${perCent(ratio)} %`, `${perCent(least)} %`, `${perCent(most)} %`];
+      return [isoDay(day), `${perCent(ratio)}%`, `${perCent(least)}%`, `${perCent(most)}%`];
     }),
     option: counts.length === 0 ? null : (colours) => countedOption(counts, counted, colours),
   };
@@ -30,7 +30,7 @@ function countedOption(counts: Overview['counts'], counted: Overview['counted'],
   const line = { type: 'line', symbol: 'none', silent: true } as const;
   return {
     ...frame(colours),
-    legend: { data: ['Taken for true', 'Counts'], textStyle: { color: colours.ink }, top: 0, left: 0 },
+    legend: { data: ['Estimate', 'Counts'], textStyle: { color: colours.ink }, top: 0, left: 0 },
     xAxis: {
       ...{ type: 'time', ...axis(colours), splitLine: { show: false } },
       axisLabel: { color: colours.soft, hideOverlap: true, formatter: '{MM}-{dd}' },
@@ -52,7 +52,7 @@ function countedOption(counts: Overview['counts'], counted: Overview['counted'],
         }),
       },
       {
-        ...{ ...line, name: 'Taken for true', lineStyle: { color: colours.rear, width: 3 } },
+        ...{ ...line, name: 'Estimate', lineStyle: { color: colours.rear, width: 3 } },
         itemStyle: { color: colours.rear },
         data: counted.map(({ day, ratio }) => [isoDay(day), perCent(ratio)]),
       },
@@ -72,30 +72,23 @@ export function ratiosChart({ ratios }: Overview): Chart {
   const [first] = ratios;
   const people = ratios.filter(({ of }) => of === 'person');
   const name = ({ of, name: own }: Overview['ratios'][number]): string =>
-    own || (of === 'class' ? 'without a class' : 'without a name');
+    own || (of === 'class' ? 'no class' : 'no name');
   const sentence = !first
-    ? 'Nobody has counted: a count that says whose it is, in the log, makes this a picture of each.'
-    : `Of 100 planned punches ${name(first)} throws about ${perCent(first.ratio)}.${
+    ? 'No counts yet. Say in the log whose count it is, and each person appears here.'
+    : `${name(first)} throws about ${perCent(first.ratio)} of every 100 planned punches.${
         people.length === 0
-          ? ' Say in the log whose a count is, and each one is seen here.'
-          : ' The bars are where four of five counts lie; the fewer there are, the nearer to everybody’s.'
+          ? ' Say in the log whose count it is, and each person appears here.'
+          : ' The bars show where four out of five counts fall; with few counts they stay close to the group’s.'
       }`;
   const shown = ratios.slice(0, mostRatios);
   return {
-    title: 'Whose counts',
+    title: 'Counts by person',
     sentence,
     height: 40 + shown.length * 34,
-    columns: ['Who', 'Class or person', 'Taken for true', 'Least', 'Most', 'Counts'],
+    columns: ['Who', 'Class or person', 'Estimate', 'Low', 'High', 'Counts'],
     rows: ratios.map((each) => {
       const [least, most] = bandOf(each);
-      return [
-        name(each),
-        each.of,
-        `${perCent(each.ratio)} %`,
-        `${perCent(least)} %`,
-        `${perCent(most)} %`,
-        each.counts,
-      ];
+      return [name(each), each.of, `${perCent(each.ratio)}%`, `${perCent(least)}%`, `${perCent(most)}%`, each.counts];
     }),
     option: !first
       ? null
@@ -105,7 +98,7 @@ export function ratiosChart({ ratios }: Overview): Chart {
           grid: { left: 8, right: 24, top: 8, bottom: 8, containLabel: true },
           xAxis: {
             ...{ type: 'value', min: 40, max: 160, ...axis(colours) },
-            axisLabel: { color: colours.soft, formatter: '{value} %' },
+            axisLabel: { color: colours.soft, formatter: '{value}%' },
           },
           yAxis: { type: 'category', inverse: true, data: shown.map(name), ...axis(colours) },
           series: [
@@ -119,7 +112,7 @@ export function ratiosChart({ ratios }: Overview): Chart {
               data: shown.map((each) => perCent(bandOf(each)[1]) - perCent(bandOf(each)[0])),
             },
             {
-              ...{ type: 'scatter', name: 'Taken for true', symbol: 'rect', symbolSize: [4, 18] },
+              ...{ type: 'scatter', name: 'Estimate', symbol: 'rect', symbolSize: [4, 18] },
               itemStyle: { color: colours.ink },
               data: shown.map((each, at) => [perCent(each.ratio), at]),
             },

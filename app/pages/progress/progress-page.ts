@@ -17,23 +17,24 @@ import { AimsTable } from './aims-table';
 import { BodyFigures } from './body-figures';
 import { chartsOf, sayTime } from './charts';
 import { TodayService } from '../../services/today.service';
+import { HelpLink } from '../../parts/help-link';
 
 type Weeks = 4 | 12 | 52 | 0;
 const spans: readonly Choice<Weeks>[] = [
   { value: 4, name: 'four weeks' },
   { value: 12, name: 'twelve weeks' },
   { value: 52, name: 'a year' },
-  { value: 0, name: 'all there is' },
+  { value: 0, name: 'everything' },
 ];
 const empties: readonly Choice<'rest' | 'unknown'>[] = [
   { value: 'rest', name: 'rest' },
-  { value: 'unknown', name: 'not known' },
+  { value: 'unknown', name: 'unknown' },
 ];
 const kinds: Readonly<Record<Suggestion['kind'], string>> = {
-  due: 'Due again',
-  fault: 'Mends a fault',
-  lack: 'Was neglected',
-  harder: 'A step harder',
+  due: 'Due for review',
+  fault: 'Fixes a fault',
+  lack: 'Underused',
+  harder: 'Next step up',
 };
 /** Combinations that are listed by how often they were done. */
 const mostCombinations = 8;
@@ -41,7 +42,7 @@ const mostCombinations = 8;
 /** What the log tells: load, counts, what was worked on, what is next. */
 @Component({
   selector: 'kt-progress-page',
-  imports: [AddingUp, AimsTable, BodyFigures, ChartCard, ChoiceField, MatButtonModule, MatIcon, RouterLink],
+  imports: [HelpLink, AddingUp, AimsTable, BodyFigures, ChartCard, ChoiceField, MatButtonModule, MatIcon, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './progress-page.html',
   styleUrl: './progress-page.scss',

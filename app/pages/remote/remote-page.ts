@@ -18,13 +18,13 @@ import { standings } from '../../parts/stage/standings';
 import { Follower } from '../../services/follower';
 
 const whys: Readonly<Record<Refusal, string>> = {
-  'no such code': 'The room of this address is closed: take the picture of the remote anew.',
-  'wrong secret': 'This address may not press any more: take the picture of the remote anew.',
-  'too many': 'This room is full.',
+  'no such code': 'This remote’s link has ended: scan the code again.',
+  'wrong secret': 'This remote’s link is no longer valid: scan the code again.',
+  'too many': 'Too many devices have joined.',
   'too many from here': 'Too many screens at one address: close another one first.',
-  'too often': 'Too many tries: wait a minute, then load the page anew.',
-  'not understood': 'The server is of another version: load this page anew.',
-  'shut out': 'The coach has shut this remote out.',
+  'too often': 'Too many attempts: wait a minute, then reload the page.',
+  'not understood': 'The server has been updated: reload this page.',
+  'shut out': 'The coach has removed this remote.',
 };
 
 /** Minutes in which a remote can end a session. */
@@ -67,11 +67,11 @@ export class RemotePage {
     ...endings.map((minutes) => ({ value: minutes, name: `${minutes} min` })),
   ];
   protected readonly faults = computed(() => [
-    { value: '', name: 'choose one' },
+    { value: '', name: 'choose' },
     ...faultsOn(this.follower.where()?.leaf?.bags[0] ?? null).map(({ id, name }) => ({ value: id, name })),
   ]);
   protected readonly combinations = computed(() => [
-    { value: '', name: 'choose one' },
+    { value: '', name: 'choose' },
     ...(this.panel()?.instead ?? []).map(({ name, text }) => ({ value: text, name })),
   ]);
   /** Whether a count drill is on, which can grow. */

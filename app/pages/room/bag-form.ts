@@ -37,13 +37,13 @@ import { MeasureField } from '../../parts/fields/measure-field';
         />
         @if (nature()?.body !== 'none') {
           <kt-measure-field
-            label="Lower edge"
+            label="Bottom edge"
             [value]="own.bottom"
             [most]="lowerMost()"
             (changed)="changed.emit({ bottom: $event })"
           />
           <kt-measure-field
-            label="Upper edge"
+            label="Top edge"
             [value]="own.top"
             [least]="upperLeast()"
             [most]="6"
@@ -52,13 +52,13 @@ import { MeasureField } from '../../parts/fields/measure-field';
         }
       </div>
       <mat-slide-toggle [checked]="own.down ?? false" (change)="changed.emit({ down: $event.checked })"
-        >Down, not in use</mat-slide-toggle
+        >Out of use</mat-slide-toggle
       >
       <p class="line">
         @if (nature()?.measured) {
-          <a matButton="outlined" routerLink="/bench" [queryParams]="{ bag: own.id }">Measure it on the bench</a>
+          <a matButton="outlined" routerLink="/bench" [queryParams]="{ bag: own.id }">Set it up</a>
         }
-        <button type="button" matButton (click)="removed.emit()">Take it out</button>
+        <button type="button" matButton (click)="removed.emit()">Remove</button>
       </p>
     </section>
   `,

@@ -10,7 +10,7 @@ import { LogService } from '../../services/log.service';
   imports: [StrikeStaff],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Next on each bag</h2>
+    <h2>What to learn next on each bag</h2>
     <ul>
       @for (order of orders(); track order.name) {
         <li>
@@ -26,7 +26,7 @@ import { LogService } from '../../services/log.service';
           }
         </li>
       } @empty {
-        <li class="soft">Put a bag into the room, and its order of learning stands here.</li>
+        <li class="soft">Add a bag to the room to see what to learn on it.</li>
       }
     </ul>
   `,

@@ -12,9 +12,9 @@ import { levels, ownBagSchema, strikeFamilies, takenName, targets, type OwnBag }
 import { fieldLook } from '../../parts/fields/field-look';
 
 const flags = [
-  { key: 'powerCapped', name: 'Power is capped' },
-  { key: 'wildAfterHooks', name: 'A hook sends it sideways' },
-  { key: 'oneAtATime', name: 'It settles between strikes' },
+  { key: 'powerCapped', name: 'No full power' },
+  { key: 'wildAfterHooks', name: 'Hooks send it sideways' },
+  { key: 'oneAtATime', name: 'Needs to settle between strikes' },
 ] as const;
 
 const schemas = ownBagSchema.shape;
@@ -41,10 +41,12 @@ const most = (): FormControl<number | null> =>
   template: `
     <mat-expansion-panel>
       <mat-expansion-panel-header>
-        <mat-panel-title>Kinds of your own</mat-panel-title>
+        <mat-panel-title>Your own kinds of bag</mat-panel-title>
         <mat-panel-description>{{ bags().length || '' }}</mat-panel-description>
       </mat-expansion-panel-header>
-      <p class="soft">Something that is none of the built-in kinds: say what it takes, and drills are matched to it.</p>
+      <p class="soft">
+        For anything that is not a built-in kind: say what can be hit on it, and drills are adapted to suit.
+      </p>
       <ul>
         @for (bag of bags(); track bag.name) {
           <li class="line">
@@ -54,16 +56,16 @@ const most = (): FormControl<number | null> =>
               matButton
               class="push"
               (click)="remove(bag.name)"
-              [attr.aria-label]="'Take out ' + bag.name"
+              [attr.aria-label]="'Remove ' + bag.name"
             >
-              Take out
+              Remove
             </button>
           </li>
         }
       </ul>
       <form class="stack" [formGroup]="form" (ngSubmit)="add()">
         <mat-form-field>
-          <mat-label>Name of the kind</mat-label>
+          <mat-label>Name</mat-label>
           <input matInput type="text" autocomplete="off" maxlength="40" formControlName="name" />
           <mat-error>{{ form.controls.name.getError('mend') }}</mat-error>
         </mat-form-field>
@@ -92,7 +94,7 @@ const most = (): FormControl<number | null> =>
             <mat-checkbox [formControlName]="flag.key">{{ flag.name }}</mat-checkbox>
           }
         </div>
-        <h3>Most strikes of a combination</h3>
+        <h3>Longest useful combination, in strikes</h3>
         <div class="fields" formGroupName="longest">
           @for (level of levels; track level) {
             <mat-form-field>
@@ -103,10 +105,10 @@ const most = (): FormControl<number | null> =>
           }
         </div>
         <mat-form-field>
-          <mat-label>Rhythm, where numbers make no sense on it</mat-label>
+          <mat-label>Rhythm instead of numbered combinations</mat-label>
           <input matInput type="text" autocomplete="off" maxlength="400" formControlName="rhythm" />
         </mat-form-field>
-        <button type="submit" matButton="outlined">Add the kind</button>
+        <button type="submit" matButton="outlined">Add</button>
       </form>
     </mat-expansion-panel>
   `,
@@ -136,11 +138,11 @@ export class OwnBags {
 
   private nameFault(text: string): Mend | null {
     const name = text.trim();
-    if (name === '') return { mend: 'Write a name' };
+    if (name === '') return { mend: 'Enter a name' };
     const read = schemas.name.safeParse(name);
-    if (!read.success) return { mend: read.error.issues[0]?.message ?? 'Write another name' };
+    if (!read.success) return { mend: read.error.issues[0]?.message ?? 'Enter a different name' };
     const known = this.bags().some((bag) => bag.name.toLowerCase() === name.toLowerCase());
-    const taken = known ? 'there is a kind of this name; give it another' : takenName(name);
+    const taken = known ? 'that name is taken; choose another' : takenName(name);
     return taken ? { mend: taken } : null;
   }
 

@@ -165,7 +165,7 @@ export class RoomElevation {
   protected readonly width = computed(() => 1.4 + slot * (3 + this.hung().length));
   protected readonly description = computed(
     () =>
-      `Elevation to scale. Chin of the middle one at ${this.say(this.chin())}: tape line and ball. ` +
+      `Side view to scale. Chin height of the middle person: ${this.say(this.chin())}, for the tape line and the ball. ` +
       this.hung()
         .map((bag) => `${roomBagName(bag)} from ${this.say(bag.bottom)} to ${this.say(bag.top)}`)
         .join('; '),

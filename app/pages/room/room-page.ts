@@ -28,11 +28,13 @@ import { RoomElevation } from './room-elevation';
 import { UnreadList } from '../../parts/unread-list';
 import { RoomPlan, type Placed } from './room-plan';
 import { NoticeService } from '../../services/notice.service';
+import { HelpLink } from '../../parts/help-link';
 
 /** Who is here, which bags, and what the numbers say. */
 @Component({
   selector: 'kt-room-page',
   imports: [
+    HelpLink,
     MatMenuModule,
     MatIcon,
     TextField,
@@ -78,7 +80,7 @@ export class RoomPage {
     const room = this.rooms.room();
     if (!room) return;
     const { refused, putBack } = await this.rooms.put({ ...room, ...change });
-    if (refused) void this.notices.say(`Not taken: ${refused}`, { name: 'Close', press: () => undefined });
+    if (refused) void this.notices.say(`Not changed: ${refused}`, { name: 'Close', press: () => undefined });
     else if (undo) this.notices.undoable(undo, putBack);
   }
 
@@ -93,7 +95,7 @@ export class RoomPage {
     const usual = inUnits('length', usualStature, this.settings.settings().units);
     return this.schemas.statures.safeParse(this.staturesOf(text)).success
       ? ''
-      : `Write each height in ${this.unitName()}, for example ${usual}`;
+      : `Enter each height in ${this.unitName()}, for example ${usual}`;
   };
 
   protected putStatures(text: string): void {
@@ -127,7 +129,7 @@ export class RoomPage {
 
   protected remove(bag: RoomBag): void {
     const bags = this.rooms.room()?.bags.filter(({ id }) => id !== bag.id);
-    if (bags) void this.put({ bags }, `${roomBagName(bag)} taken out`);
+    if (bags) void this.put({ bags }, `${roomBagName(bag)} removed`);
   }
 
   protected putOwn(ownBags: OwnBag[]): void {

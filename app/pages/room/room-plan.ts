@@ -61,7 +61,7 @@ const nameHeight = 0.26;
           <circle class="bag" [class.open]="bag.nature?.body === 'none'" [attr.r]="bag.radius" />
           <text [attr.y]="bag.nameAt">{{ bag.name }}</text>
           @if (bag.meets) {
-            <text class="mark" [attr.y]="-bag.radius - 0.1">too near</text>
+            <text class="mark" [attr.y]="-bag.radius - 0.1">too close</text>
           }
         </g>
       }
@@ -175,7 +175,7 @@ export class RoomPlan {
   );
   protected readonly size = computed(() => {
     const [{ width, depth }, { units }] = [this.room(), this.settings.settings()];
-    return `${sayLength(width, units)} × ${sayLength(depth, units)}; squares of one metre`;
+    return `${sayLength(width, units)} × ${sayLength(depth, units)}; grid of 1 m squares`;
   });
   protected readonly grid = computed(() => {
     const { width, depth } = this.room();
@@ -196,11 +196,11 @@ export class RoomPlan {
       const floor = floors.get(bag.id);
       const name = roomBagName(bag);
       const meets = (floor?.overlaps.length ?? 0) > 0;
-      const free = floor ? `, free ${floor.access}${meets ? ', circle meets a neighbour’s' : ''}` : '';
+      const free = floor ? `, ${floor.access} clear${meets ? ', overlaps another bag' : ''}` : '';
       return {
         ...bag,
         nature: natureOf(bag.kind, this.shown().ownBags),
-        name: bag.down ? `${name} (down)` : name,
+        name: bag.down ? `${name} (out of use)` : name,
         circle: floor?.circle ?? 0,
         // Where nobody stands: at the edge of the circle, and inside the room.
         nameAt: Math.max(
@@ -208,7 +208,7 @@ export class RoomPlan {
           Math.min((floor?.circle ?? 0) - nameHeight / 2, this.shown().depth - bag.y - nameHeight / 2),
         ),
         meets,
-        label: `${name}, ${this.sayPlace(bag)}${free}. Arrow keys move it.`,
+        label: `${name}, ${this.sayPlace(bag)}${free}. Use the arrow keys to move it.`,
       };
     });
   });

@@ -43,27 +43,27 @@ export class LivePanel {
   protected readonly percent = computed(() => Math.round(this.live.pace() * 100));
   protected readonly resting = computed(() => this.runner.leaf()?.block === 'rest');
   protected readonly combinations = computed(() => [
-    { value: '', name: 'choose one' },
+    { value: '', name: 'choose' },
     ...insteadOf(this.book.all() ?? []).map(({ text, name }) => ({ value: text, name })),
   ]);
   protected readonly faults = computed(() => [
-    { value: '', name: 'choose one' },
+    { value: '', name: 'choose' },
     ...faultsOn(this.runner.leaf()?.bags[0] ?? null).map(({ id, name }) => ({ value: id, name })),
   ]);
 
   protected press(pressed: Pressed, said: string): void {
-    this.told.set(this.runner.alter(pressed) ? said : 'Nothing there to change now.');
+    this.told.set(this.runner.alter(pressed) ? said : 'Nothing to change right now.');
   }
 
   protected pace(by: number): void {
     this.runner.pace(by);
-    this.told.set('From the next repetition on.');
+    this.told.set('From the next repetition.');
   }
 
   protected undo(): void {
     const last = this.runner.last();
     this.runner.undo();
-    if (last) this.told.set(`Taken back: ${last}. What was done stays in the log.`);
+    if (last) this.told.set(`Undone: ${last}. Work already done stays in the log.`);
   }
 
   protected endIn(): void {
@@ -74,13 +74,13 @@ export class LivePanel {
 
   protected swap(text: string): void {
     if (!text) return;
-    this.press({ kind: 'swap', text }, 'At the end of the repetition.');
+    this.press({ kind: 'swap', text }, 'At the end of this repetition.');
     this.freeFocus();
   }
 
   protected mark(fault: string): void {
     if (!fault) return;
-    this.press({ kind: 'fault', fault }, 'Its reminder comes in this session and the next, and it is in the log.');
+    this.press({ kind: 'fault', fault }, 'Logged. Its cue will come up in this session and the next.');
     this.freeFocus();
   }
 

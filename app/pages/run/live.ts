@@ -87,7 +87,7 @@ export class Live {
       ...(rounds.length > 0 ? [`${rounds.length === 1 ? 'round' : 'rounds'} ${rounds.join(', ')}`] : []),
       ...(others > 0 ? [`${others} more ${others === 1 ? 'block' : 'blocks'}`] : []),
     ];
-    const left = gone.length > 0 ? `Left out: ${gone.join(' and ')}.` : 'Every round is kept.';
-    return over > 0 ? `${left} It takes ${Math.ceil(over / 1000)} s longer all the same.` : left;
+    const left = gone.length > 0 ? `Dropped: ${gone.join(' and ')}.` : 'Every round stays in.';
+    return over > 0 ? `${left} It will still run over by ${Math.ceil(over / 1000)} s.` : left;
   }
 }

@@ -57,6 +57,7 @@ import { WallsPanel } from './walls-panel';
 import { AwakeService } from '../../services/awake.service';
 import { LastRunsService } from '../../services/last-runs.service';
 import { NoticeService } from '../../services/notice.service';
+import { HelpLink } from '../../parts/help-link';
 
 const sheetToRun = (info: unknown): SheetToRun | null => (info instanceof SheetToRun ? info : null);
 
@@ -64,6 +65,7 @@ const sheetToRun = (info: unknown): SheetToRun | null => (info instanceof SheetT
 @Component({
   selector: 'kt-run-page',
   imports: [
+    HelpLink,
     Hint,
     ChoiceField,
     MatIcon,
@@ -131,7 +133,7 @@ export class RunPage {
   protected readonly rate = signal(1);
   protected readonly rates = [1, 4, 20, 60].map((value) => ({
     value,
-    name: value === 1 ? 'as it is' : `rehearsal × ${value}`,
+    name: value === 1 ? 'normal' : `rehearsal × ${value}`,
   }));
   protected readonly sayClock = sayClock;
 
@@ -217,7 +219,7 @@ export class RunPage {
   /** The run that was broken off before is not lost when another one begins. */
   private async putInLog(before: BrokenOff): Promise<void> {
     const putBack = await this.unfinishedRuns.letGo(before);
-    this.notices.undoable('The run that was broken off is in the log', putBack);
+    this.notices.undoable('The interrupted session is in the log', putBack);
   }
 
   /** By a key, which may be pressed before it is known what was broken off: it waits for that. */

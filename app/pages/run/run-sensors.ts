@@ -45,9 +45,9 @@ export class RunSensors {
     const { punches, bpm } = this.heard();
     const parts = [
       ...(counter ? [`${punches} of ${this.planned()} punches planned so far`] : []),
-      ...(strap && bpm !== null ? [`${bpm} a minute, ${pulseBand(bpm, rest, mostPulse(age))}`] : []),
-      ...(this.off() ? ['off the line, comes back by itself'] : []),
-      `battery ${Math.round(this.battery() * 100)} %`,
+      ...(strap && bpm !== null ? [`${bpm} bpm, ${pulseBand(bpm, rest, mostPulse(age))}`] : []),
+      ...(this.off() ? ['disconnected, reconnecting'] : []),
+      `battery ${Math.round(this.battery() * 100)}%`,
     ];
     return `Simulated sensors: ${parts.join(' · ')}`;
   });

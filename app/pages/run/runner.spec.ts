@@ -255,7 +255,7 @@ describe('the runner', () => {
     await runner.start(sheet, 1);
     await go(2000);
     runner.hold();
-    expect(runner.last()).toBe('everyone with me');
+    expect(runner.last()).toBe('class on hold');
     runner.alter({ kind: 'longer', ms: 30_000 });
     expect(runner.last()).toBe('30 s added');
     runner.undo();
@@ -266,7 +266,7 @@ describe('the runner', () => {
     expect(runner.state()?.phase).toBe('running');
     const before = Math.round(runner.position());
     runner.go('forward');
-    expect([runner.last(), runner.position()]).toEqual(['gone on', 20_000]);
+    expect([runner.last(), runner.position()]).toEqual(['skipped ahead', 20_000]);
     runner.undo();
     expect(Math.round(runner.position())).toBe(before);
     expect(runner.last()).toBeNull();

@@ -46,7 +46,7 @@ import { Speaker } from './speaker';
 const lookEveryMs = 100;
 /** Sound that has come so late after a bell still sounds it. */
 const lateBellMs = 1000;
-const jumpNames = { back: 'gone back', forward: 'gone on', repeat: 'once more' } as const;
+const jumpNames = { back: 'went back', forward: 'skipped ahead', repeat: 'repeated' } as const;
 /** Performs a sheet: looks at the clock, schedules what is heard, keeps what was done. */
 @Injectable()
 export class Runner {
@@ -86,7 +86,7 @@ export class Runner {
   readonly last = computed(() => {
     const state = this.state();
     const jump = state && this.pressed() === 'jump' ? lastJump(state) : null;
-    if (state?.phase === 'held' && this.pressed() === 'hold') return 'everyone with me';
+    if (state?.phase === 'held' && this.pressed() === 'hold') return 'class on hold';
     return jump ? jumpNames[jump.what as keyof typeof jumpNames] : this.live.last();
   });
   private rate = 1;

@@ -12,7 +12,7 @@ import { sayRung, Solo } from './solo';
   template: `
     @if (solo.rung(); as rung) {
       <p class="rung">
-        Rung {{ solo.at() + 1 }} of {{ solo.rungs().length }}: <b class="figures">{{ sayRung(rung) }}</b>
+        Step {{ solo.at() + 1 }} of {{ solo.rungs().length }}: <b class="figures">{{ sayRung(rung) }}</b>
         <span class="sides wall-small">{{ solo.sides(rung).join(' · ') }}</span>
       </p>
       <div class="presses">
@@ -22,7 +22,7 @@ import { sayRung, Solo } from './solo';
           [disabled]="solo.at() === 0"
           (click)="press($event, solo.go.bind(solo, -1))"
         >
-          <mat-icon svgIcon="less" />One less
+          <mat-icon svgIcon="less" />One step back
         </button>
         <button
           type="button"
@@ -30,10 +30,10 @@ import { sayRung, Solo } from './solo';
           [disabled]="solo.at() === solo.rungs().length - 1"
           (click)="press($event, solo.go.bind(solo, 1))"
         >
-          <mat-icon svgIcon="add" />It sits: one more
+          <mat-icon svgIcon="add" />Got it: add one
         </button>
         <button type="button" matButton="outlined" (click)="press($event, solo.broke.bind(solo))">
-          <mat-icon svgIcon="stop" />It broke
+          <mat-icon svgIcon="stop" />Lost it
         </button>
       </div>
     }

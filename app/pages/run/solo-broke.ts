@@ -6,18 +6,18 @@ import type { SoloRung } from '../../../core/index';
 import { RunEntry } from './run-entry';
 import { sayRung, Solo } from './solo';
 
-/** Where it broke, and on with the rung that sat. */
+/** Where you lost it, and on with the rung that sat. */
 @Component({
   selector: 'kt-solo-broke',
   imports: [MatButtonModule, MatButtonToggleModule, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (solo.broken(); as rung) {
-      <h3>It broke: {{ sayRung(rung) }}</h3>
+      <h3>You lost it at: {{ sayRung(rung) }}</h3>
       <mat-button-toggle-group
         vertical
         hideSingleSelectionIndicator
-        aria-label="Where it broke"
+        aria-label="Where you lost it"
         [value]="place()"
         (change)="put($event.value)"
       >
@@ -26,7 +26,7 @@ import { sayRung, Solo } from './solo';
         }
       </mat-button-toggle-group>
       <button type="button" matButton="filled" (click)="solo.goOn()">
-        <mat-icon svgIcon="play" />Go on with one less
+        <mat-icon svgIcon="play" />Carry on one step back
       </button>
     }
   `,

@@ -90,9 +90,9 @@ export class Solo {
     const broken = this.broken();
     if (!broken) return;
     const before = this.rungs()[this.rungs().indexOf(broken) - 1];
-    const sat = before ? `Sat: ${sayRung(before)}. ` : '';
+    const sat = before ? `Mastered: ${sayRung(before)}. ` : '';
     const where = place === null ? '' : `, at move ${place + 1} (${this.sides(broken)[place] ?? ''})`;
-    this.entries.amend({ note: `${sat}Broke: ${sayRung(broken)}${where}.` });
+    this.entries.amend({ note: `${sat}Lost it: ${sayRung(broken)}${where}.` });
   }
 
   /** Goes on with the rung that sat. */
@@ -104,4 +104,4 @@ export class Solo {
 }
 
 /** A rung in a few words. `sayRung({ text: '1 2', pace: 0.6 })` → `1 2 at 60 %` */
-export const sayRung = ({ text, pace }: SoloRung): string => `${text} at ${Math.round(pace * 100)} %`;
+export const sayRung = ({ text, pace }: SoloRung): string => `${text} at ${Math.round(pace * 100)}%`;

@@ -18,9 +18,9 @@ const betweenMs = 1500;
     <p role="status">
       {{ voice() }} {{ volume() }}
       @if (heard() === false) {
-        <b>Sound is blocked, or there is no loudspeaker: the session runs silently, with its words on the screen.</b>
+        <b>Sound is blocked or there is no speaker: the session will run silently, with the calls on screen.</b>
       } @else if (heard()) {
-        One bell and “half way”: if you heard nothing, turn the device up.
+        You should hear a bell and “halfway”. If not, turn up the volume.
       }
     </p>
     <button type="button" matButton="outlined" (click)="check()"><mat-icon svgIcon="sound" />Sound check</button>
@@ -47,17 +47,17 @@ export class SoundCheck {
   protected readonly heard = signal<boolean | null>(null);
   protected readonly volume = computed(() => {
     const { volume } = this.settings.settings();
-    return volume === 0 ? 'The volume is at nothing: see Settings.' : `Volume ${Math.round(volume * 100)} %.`;
+    return volume === 0 ? 'Volume is off: see Settings.' : `Volume ${Math.round(volume * 100)}%.`;
   });
   protected readonly voice = computed(() => {
     const { voice } = this.settings.settings();
-    if (voice === 'none') return 'Bells only: nobody calls.';
+    if (voice === 'none') return 'Bells only, no voice.';
     const recorded = this.voices.voice();
     if (recorded)
-      return this.voices.recording() ? `Voice: ${recorded.name}, ready.` : `Voice: ${recorded.name}, still being read.`;
+      return this.voices.recording() ? `Voice: ${recorded.name}, ready.` : `Voice: ${recorded.name}, loading.`;
     return this.sound.canSay()
-      ? 'The device’s own voice calls.'
-      : 'This device has no voice of its own: choose a recorded one in Settings.';
+      ? 'Using this device’s own voice.'
+      : 'This device has no voice: choose a recorded one in Settings.';
   });
 
   protected async check(): Promise<void> {

@@ -13,10 +13,10 @@ import { Runner } from './runner';
   template: `
     <h2>Stopped</h2>
     <ng-content />
-    <button type="button" matButton="filled" (click)="runner.toggle()"><mat-icon svgIcon="play" />Go on</button>
-    <button type="button" matButton="outlined" (click)="runner.end()"><mat-icon svgIcon="stop" />End the run</button>
+    <button type="button" matButton="filled" (click)="runner.toggle()"><mat-icon svgIcon="play" />Resume</button>
+    <button type="button" matButton="outlined" (click)="runner.end()"><mat-icon svgIcon="stop" />End session</button>
     @if (runner.entry(); as entry) {
-      <p class="soft">So far it is in the log. What you add here is kept as you go.</p>
+      <p class="soft">Everything so far is in the log. Anything you add here saves as you type.</p>
       <kt-entry-form [entry]="entry" (changed)="entries.amend($event)" />
     }
   `,

@@ -14,7 +14,7 @@ const whys: Partial<Record<Refusal, string>> = {
     'This network address already has as many rooms as it may. Stop sharing on another tablet first.',
   'not understood': 'The server has another version: reload this page.',
 };
-const otherWhy = 'The server did not open a room. Try again in a minute.';
+const otherWhy = 'The server could not start sharing. Try again in a minute.';
 
 /** Letters of a phone's camera are small: four pixels to a square of the picture. */
 const qrScale = 4;
@@ -26,7 +26,7 @@ const qrScale = 4;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './walls-panel.html',
   styleUrl: './walls-panel.scss',
-  host: { class: 'beside', role: 'dialog', 'aria-label': 'Walls and remotes' },
+  host: { class: 'beside', role: 'dialog', 'aria-label': 'Screens and remotes' },
 })
 export class WallsPanel {
   protected readonly walls = inject(Walls);

@@ -17,7 +17,7 @@ const stores = [
   { key: 'sheets', name: 'Sheets' },
   { key: 'log', name: 'Log entries' },
   { key: 'book', name: 'Combinations' },
-  { key: 'choices', name: 'Settings, room and other choices' },
+  { key: 'choices', name: 'Settings, room and preferences' },
 ] as const;
 
 const spans: readonly Choice<Settings['backupEvery']>[] = [

@@ -14,34 +14,31 @@ const lookEveryMs = 2000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="card stack" aria-labelledby="installed-title">
-      <h2 id="installed-title">Without a network</h2>
+      <h2 id="installed-title">Offline use</h2>
       <p role="status">
         @switch (installed.state().kind) {
           @case ('here') {
-            Everything is on this device, both voices with it: {{ mb() | number: '1.0-1' }} MB. It works with the server
-            gone.
+            Everything is on this device, including both voices ({{ mb() | number: '1.0-1' }} MB). It works without the
+            server.
           }
           @case ('fetching') {
-            Everything is being put on this device.
+            Downloading everything to this device…
           }
           @case ('insecure') {
-            This address is not secure (http), so that the browser keeps nothing of it, and no application of it. Walls
-            and remotes need no more than this; for times without a network open it by https (README: “On other
-            devices”). <a href="/secure?to=/settings">Open it by https</a>
+            This address is not secure (http), so the browser cannot store or install it. Screens and remotes work as
+            they are; to work offline, open it over https. <a href="/secure?to=/settings">Open it by https</a>
           }
           @case ('impossible') {
-            This browser keeps no page for times without a network.
+            This browser cannot store pages for offline use.
           }
           @default {
-            Looking …
+            Checking…
           }
         }
       </p>
       @if (installed.offer()) {
         <p>
-          <button matButton="outlined" type="button" (click)="installed.install()">
-            Put it among the applications
-          </button>
+          <button matButton="outlined" type="button" (click)="installed.install()">Install as an app</button>
         </p>
       }
     </section>

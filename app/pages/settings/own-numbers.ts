@@ -16,13 +16,13 @@ type Numbers = Exclude<Sheet['numbers'], string>;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section class="stack" aria-labelledby="numbers-title">
-      <h2 id="numbers-title">Numbers of your own</h2>
+      <h2 id="numbers-title">Your own numbers</h2>
       <p class="soft small">
-        One to six are the same everywhere. Say what 7 and up mean to you; a sheet can then be read and typed in them.
-        Sheets keep the moves, so another coach sees them in their own numbers.
+        One to six are the same everywhere. Set what 7 and up mean for you; sheets can then be shown and typed that way.
+        Sheets store the moves, so other coaches see their own numbers.
       </p>
       <kt-text-field
-        label="Name of the numbers"
+        label="Name of your numbering"
         live
         [value]="draft().name"
         [schema]="schemas.name"
@@ -47,9 +47,9 @@ type Numbers = Exclude<Sheet['numbers'], string>;
           <button
             type="button"
             matIconButton
-            matTooltip="Leave it out"
+            matTooltip="Remove"
             (click)="removeRow($index)"
-            [attr.aria-label]="'Leave out ' + row.number"
+            [attr.aria-label]="'Remove ' + row.number"
           >
             <mat-icon svgIcon="bin" />
           </button>
@@ -82,7 +82,7 @@ export class OwnNumbers {
   );
   protected readonly fault = computed(() => {
     const draft = this.draft();
-    if (!draft.name.trim() || draft.name === 'six' || draft.name === 'eight') return 'Give it a name of its own.';
+    if (!draft.name.trim() || draft.name === 'six' || draft.name === 'eight') return 'Give it a name.';
     const empty = draft.beyondSix.find((row) => row.move.trim() === '');
     if (empty) return `Say which move ${empty.number} is, for example bk.`;
     const read = schemeOf(draft);

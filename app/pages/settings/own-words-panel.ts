@@ -19,9 +19,9 @@ import { VoiceService } from '../../services/voice.service';
       <h2 id="own-words-title">Your own words, in the same voice</h2>
       @if (own.on()) {
         <p role="status">
-          Names of drills, exercises and bags and your own calls are spoken in the recorded voice.
+          Your drill, exercise and bag names and your own calls are spoken in the recorded voice.
           @if (own.left() > 0) {
-            Being spoken: {{ own.left() }} left.
+            Recording: {{ own.left() }} left.
           }
         </p>
         @for (way of ways(); track $index) {
@@ -33,39 +33,39 @@ import { VoiceService } from '../../services/voice.service';
               (put)="change($index, { word: $event })"
             />
             <kt-text-field
-              label="Said as"
+              label="Pronounced"
               [value]="way.as"
               [schema]="fields.as"
               (put)="change($index, { as: $event })"
             />
-            <button matIconButton type="button" [attr.aria-label]="'Hear ' + way.word" (click)="hear(way.word)">
+            <button matIconButton type="button" [attr.aria-label]="'Listen to ' + way.word" (click)="hear(way.word)">
               <mat-icon svgIcon="sound" />
             </button>
-            <button matIconButton type="button" [attr.aria-label]="'Take out ' + way.word" (click)="takeOut($index)">
+            <button matIconButton type="button" [attr.aria-label]="'Remove ' + way.word" (click)="takeOut($index)">
               <mat-icon svgIcon="bin" />
             </button>
           </div>
         }
         <p class="line">
           <button matButton="outlined" type="button" (click)="add()">
-            <mat-icon svgIcon="add" />A word said otherwise
+            <mat-icon svgIcon="add" />Add a pronunciation
           </button>
-          <button matButton type="button" (click)="own.turnOff()">Leave own words to the device again</button>
+          <button matButton type="button" (click)="own.turnOff()">Turn this off</button>
         </p>
         @if (deaf()) {
-          <p role="status">Sound is blocked, or no recorded voice is chosen above: nothing can be heard here.</p>
+          <p role="status">Sound is blocked, or no recorded voice is selected above, so there is nothing to hear.</p>
         }
       } @else if (own.fetching() !== null) {
-        <p role="status">Being fetched: {{ percent() }} %.</p>
+        <p role="status">Downloading: {{ percent() }}%.</p>
         <mat-progress-bar aria-label="Fetched" [value]="percent()" />
         <p><button matButton="outlined" type="button" (click)="own.stop()">Cancel</button></p>
       } @else {
         <p>
-          The recorded voices know our words. To speak yours too they need their synthesiser: about {{ megabytes }} MB,
-          fetched once and kept on this device. Without it your own words are left to the device’s voice, or to the
-          screen.
+          The recorded voices only know our words. To speak yours too, download their voice engine once (about
+          {{ megabytes }} MB, stored on this device). Without it, your own words use this device’s voice, or appear on
+          screen only.
         </p>
-        <p><button matButton="outlined" type="button" (click)="own.turnOn()">Fetch it and speak my words</button></p>
+        <p><button matButton="outlined" type="button" (click)="own.turnOn()">Download and turn on</button></p>
       }
       @if (own.fault()) {
         <p role="alert" class="notice">{{ own.fault() }}</p>

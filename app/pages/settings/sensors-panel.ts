@@ -13,25 +13,26 @@ import { SettingsService } from '../../services/settings.service';
     <section class="card stack" aria-labelledby="sensors-title">
       <h2 id="sensors-title">Sensors (simulated)</h2>
       <p class="soft">
-        No device is read: they act as if somebody did what is planned, got tired, and lost the line now and then. They
-        are called simulated wherever they are shown, and nothing is learnt from them.
+        No real device is read: these act like someone following the plan, getting tired and losing connection now and
+        then. They are always marked simulated, and nothing is learnt from them.
       </p>
       <mat-slide-toggle [checked]="now().counter" (change)="put({ counter: $event.checked })">
         Punch counter, simulated
       </mat-slide-toggle>
       <mat-slide-toggle [checked]="now().strap" (change)="put({ strap: $event.checked })">
-        Pulse strap, simulated
+        Heart-rate strap, simulated
       </mat-slide-toggle>
       @if (now().strap) {
         <kt-number-field label="Age" [value]="now().age" [schema]="age" (put)="put({ age: $event ?? now().age })" />
         <kt-number-field
-          label="Resting pulse"
+          label="Resting heart rate"
           [value]="now().rest"
           [schema]="rest"
           (put)="put({ rest: $event ?? now().rest })"
         />
         <p class="soft small">
-          Bands are for training talk: they replace no doctor. Chest pain, dizziness or an odd pulse: stop, and ask one.
+          The zones are for training only and do not replace a doctor. Chest pain, dizziness or an irregular heartbeat:
+          stop and see one.
         </p>
       }
     </section>

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, ElementRef, inject, input } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatSliderModule } from '@angular/material/slider';
@@ -6,6 +6,7 @@ import type { Settings, TechniqueFocus } from '../../../core/index';
 import { ChoiceField, named, type Choice } from '../../parts/fields/choice-field';
 import { WordingsForm } from '../../parts/wordings-form';
 import { UnreadList } from '../../parts/unread-list';
+import { settingNames, type NamedSetting } from '../../services/setting-names';
 import { SettingsService } from '../../services/settings.service';
 import { lookedAt } from '../../store/sound';
 import { BackupPanel } from './backup-panel';
@@ -13,9 +14,11 @@ import { InstalledPanel } from './installed-panel';
 import { OwnWordsPanel } from './own-words-panel';
 import { SensorsPanel } from './sensors-panel';
 import { OwnNumbers } from './own-numbers';
+import { HelpLink } from '../../parts/help-link';
 
 /** One setting, as a field shows it. */
 interface Field {
+  readonly key: NamedSetting;
   readonly label: string;
   readonly choices: readonly Choice<unknown>[];
   readonly value: () => unknown;
@@ -29,6 +32,7 @@ const seconds = (values: readonly Settings['countIn'][]): readonly Choice<Settin
 @Component({
   selector: 'kt-settings-page',
   imports: [
+    HelpLink,
     BackupPanel,
     InstalledPanel,
     OwnWordsPanel,
@@ -46,79 +50,90 @@ const seconds = (values: readonly Settings['countIn'][]): readonly Choice<Settin
   styleUrl: './settings-page.scss',
 })
 export class SettingsPage {
+  /** From the address: the setting that somebody has searched for, which gets the focus. */
+  readonly setting = input<string>();
   protected readonly settings = inject(SettingsService);
   protected readonly unreadStores = lookedAt;
 
   protected readonly look = [
-    this.field('look', 'Look', [
-      { value: 'system', name: 'As the device' },
+    this.field('look', [
+      { value: 'system', name: 'Same as device' },
       { value: 'light', name: 'Light' },
       { value: 'dark', name: 'Dark' },
     ]),
-    this.field('density', 'Room for fingers', [
-      { value: 'close', name: 'Close together, for a mouse' },
+    this.field('density', [
+      { value: 'close', name: 'Compact, for a mouse' },
       { value: 'roomy', name: 'Roomy, for tablets and gloves' },
     ]),
-    this.field('strikeNames', 'Names under the numbers in a run', [
-      { value: 'by level', name: 'For beginners and intermediates' },
+    this.field('strikeNames', [
+      { value: 'by level', name: 'For beginners and intermediate' },
       { value: 'always', name: 'Always' },
       { value: 'never', name: 'Never' },
     ]),
-    this.field('units', 'Measures', [
+    this.field('units', [
       { value: 'metric', name: 'Metric' },
       { value: 'imperial', name: 'Imperial' },
     ]),
   ];
   protected readonly calls = [
-    this.field('voice', 'Who calls', [
+    this.field('voice', [
       { value: 'rms', name: 'Recorded, low voice' },
       { value: 'slt', name: 'Recorded, high voice' },
-      { value: 'device', name: 'This device’s own voice, where it has one' },
-      { value: 'none', name: 'Nobody: the words are on the screen' },
+      { value: 'device', name: 'This device’s voice, if it has one' },
+      { value: 'none', name: 'No voice, text only' },
     ]),
-    this.field('talk', 'How much is called', [
+    this.field('talk', [
       { value: 'all', name: 'Everything' },
-      { value: 'main', name: 'The main things: combinations, stance, drills, counts' },
+      { value: 'main', name: 'Main calls: combinations, stance, drills, counts' },
       { value: 'bells', name: 'Bells and counts only' },
     ]),
-    this.field('countIn', 'Get ready before second zero', seconds([0, 5, 10, 20])),
-    this.field('countFrom', 'Count the last seconds from', named([3, 5])),
-    this.field('leadOut', 'Leading long pieces out', [
+    this.field('countIn', seconds([0, 5, 10, 20])),
+    this.field('countFrom', named([3, 5])),
+    this.field('leadOut', [
       { value: 'nothing', name: 'Nothing' },
       { value: 'three', name: 'Three, two, one' },
-      { value: 'ten and five', name: 'Ten seconds, and from five' },
+      { value: 'ten and five', name: 'Ten seconds, then from five' },
     ]),
-    this.field('blockClock', 'The clock outside rounds', [
-      { value: 'all', name: 'Half, next exercise, last ten seconds, count, end' },
-      { value: 'names', name: 'The names alone' },
+    this.field('blockClock', [
+      { value: 'all', name: 'Halfway, next exercise, last ten seconds, countdown, end' },
+      { value: 'names', name: 'Names only' },
     ]),
-    this.field('breathHeld', 'Breathing in a rest', [
+    this.field('breathHeld', [
       { value: false, name: 'In for two, out for four' },
-      { value: true, name: 'Hold for three in between: never with heart or blood-pressure trouble' },
+      { value: true, name: 'With a three-count hold: never with heart or blood-pressure problems' },
     ]),
   ];
   protected readonly schools = [
-    this.field('kickSchool', 'Kick after a hand', [
-      { value: 'opposite', name: 'With the opposite leg; a same-side kick is worth a note' },
-      { value: 'same', name: 'With the same side too; no note' },
+    this.field('kickSchool', [
+      { value: 'opposite', name: 'Opposite leg; flag same-side kicks' },
+      { value: 'same', name: 'Either leg; no flag' },
     ]),
-    this.field('afterHook', 'After a hook on the double-end', [
-      { value: 'rear straight', name: 'A rear straight brings the ball back' },
-      { value: 'same hand', name: 'Another hook or a back fist of the same hand' },
+    this.field('afterHook', [
+      { value: 'rear straight', name: 'A rear straight brings it back' },
+      { value: 'same hand', name: 'Another hook or a back fist with the same hand' },
     ]),
-    this.field('bodyOnDoubleEnd', 'Body shots on the double-end', [
+    this.field('bodyOnDoubleEnd', [
       { value: 'none', name: 'None' },
-      { value: 'lower cord', name: 'At the lower cord' },
+      { value: 'lower cord', name: 'On the lower cord' },
     ]),
-    this.field('ballTricks', 'Kicks, knees, elbows and holds on balls', [
+    this.field('ballTricks', [
       { value: false, name: 'No' },
-      { value: true, name: 'Yes, as tricks' },
+      { value: true, name: 'Yes, as trick shots' },
     ]),
   ];
 
-  private field<Key extends keyof Settings>(key: Key, label: string, choices: readonly Choice<Settings[Key]>[]): Field {
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    afterRenderEffect(() => {
+      const wanted = this.setting();
+      if (wanted) host.querySelector<HTMLElement>(`[data-setting="${CSS.escape(wanted)}"] [role=combobox]`)?.focus();
+    });
+  }
+
+  private field<Key extends NamedSetting>(key: Key, choices: readonly Choice<Settings[Key]>[]): Field {
     return {
-      label,
+      key,
+      label: settingNames[key],
       choices,
       value: () => this.settings.settings()[key],
       put: (value) => {

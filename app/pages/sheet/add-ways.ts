@@ -5,7 +5,7 @@ import type { BlockKind } from '../../../core/index';
 /** Blocks that are added by a press. */
 export const addedKinds: readonly { readonly kind: BlockKind; readonly name: string }[] = [
   { kind: 'warm-up', name: 'Warm-up' },
-  { kind: 'show', name: 'Show' },
+  { kind: 'show', name: 'Demo' },
   { kind: 'round', name: 'Round' },
   { kind: 'rest', name: 'Rest' },
   { kind: 'conditioning', name: 'Conditioning' },
@@ -18,16 +18,16 @@ export const addWays = [
   {
     side: 'add',
     name: 'From the library',
-    offers: 'Formats, exercises, templates, the book, past sheets',
+    offers: 'Formats, exercises, templates, your combinations, past sheets',
     key: 'Alt+a',
-    does: 'Pick something to put in',
+    does: 'Choose something to add',
   },
   {
     side: 'compose',
     name: 'Compose',
-    offers: 'Combinations by wishes',
+    offers: 'Find combinations by criteria',
     key: 'Alt+c',
-    does: 'Compose beside the sheet',
+    does: 'Open Compose beside the sheet',
   },
 ] as const;
 export type AddWay = (typeof addWays)[number];

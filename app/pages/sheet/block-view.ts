@@ -81,7 +81,7 @@ export class BlockView {
   protected readonly name = computed(() => {
     const { block, round } = this.row();
     const times = block.times ?? 1;
-    if (round !== null && times > 1) return `Rounds ${round} to ${round + times - 1}`;
+    if (round !== null && times > 1) return `Rounds ${round}–${round + times - 1}`;
     return plainName({ block: block.kind, round, title: null });
   });
 

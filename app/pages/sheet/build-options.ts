@@ -44,13 +44,13 @@ export class BuildOptions {
 
   protected readonly kinds = buildKinds.map((value) => ({ value, name: buildNames[value] }));
   protected readonly defences: readonly Choice<NonNullable<Build['defence']>>[] = [
-    { value: 'rides', name: 'ride with their counter' },
-    { value: 'own', name: 'are stages of their own' },
+    { value: 'rides', name: 'added together with the counter' },
+    { value: 'own', name: 'as separate stages' },
   ];
   protected readonly kicks: readonly Choice<Build['kick']>[] = [
-    { value: undefined, name: "as the sheet's school" },
-    { value: 'opposite', name: 'leg opposite the last punch' },
-    { value: 'same', name: 'leg of the last punch' },
+    { value: undefined, name: 'as in Where coaches differ' },
+    { value: 'opposite', name: 'opposite leg to the last punch' },
+    { value: 'same', name: 'same side as the last punch' },
   ];
   protected readonly schemas = pieceSchemas.build.shape;
   protected readonly sayClock = sayClock;
@@ -94,7 +94,7 @@ export class BuildOptions {
 
   /** `0:30`, `0:30, 0:45` or `round`. */
   protected readonly everyFault = (text: string): string =>
-    this.everyOf(text) === null ? 'Write 0:30, or a length for each stage: 0:30, 0:45, or: round' : '';
+    this.everyOf(text) === null ? 'Enter 0:30, one length per stage (0:30, 0:45), or round' : '';
 
   private everyOf(text: string): Build['every'] | null {
     if (/^\s*rounds?\s*$/i.test(text)) return 'round';
@@ -113,7 +113,7 @@ export class BuildOptions {
   }
 
   protected readonly cutsFault = (text: string): string =>
-    this.schemas.cuts.safeParse(this.numbersOf(text)).success ? '' : 'Write the moves to cut after: 3, 6';
+    this.schemas.cuts.safeParse(this.numbersOf(text)).success ? '' : 'Enter the moves to split after: 3, 6';
 
   private patternOf(text: string): Build['pattern'] | null {
     const words = wordsOf(text.toLowerCase());
@@ -123,7 +123,7 @@ export class BuildOptions {
   }
 
   protected readonly patternFault = (text: string): string =>
-    this.patternOf(text) === null ? `Write ${targets.join(', ')}, parted by commas` : '';
+    this.patternOf(text) === null ? `Enter ${targets.join(', ')}, separated by commas` : '';
 
   protected changePattern(text: string): void {
     const pattern = this.patternOf(text);

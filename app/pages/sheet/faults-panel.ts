@@ -29,12 +29,12 @@ interface FaultRow {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <aside aria-label="Faults">
-      <h2>Faults and mends</h2>
+      <h2>Faults and fixes</h2>
       <p class="soft">
-        Common practice, not medical advice: whoever has pain stops, and asks whoever treats them. A mend goes behind
-        the chosen row, with its reminder for that block.
+        Common practice, not medical advice: anyone in pain should stop and see a doctor. A fix is added after the
+        selected row, with its cue for that block.
       </p>
-      <kt-choice-field label="Seen on" [value]="bag()" [choices]="bags" (put)="bag.set($event)" />
+      <kt-choice-field label="Bag" [value]="bag()" [choices]="bags" (put)="bag.set($event)" />
       <ul>
         @for (row of rows(); track row.fault.id) {
           <li class="remark">
@@ -51,10 +51,10 @@ interface FaultRow {
             <button
               type="button"
               matButton
-              [attr.aria-label]="'Add the mend of: ' + row.fault.name"
+              [attr.aria-label]="'Add the fix for: ' + row.fault.name"
               (click)="mended.emit(row.fault)"
             >
-              Add the mend
+              Add the fix
             </button>
           </li>
         }
@@ -93,7 +93,7 @@ export class FaultsPanel {
       signs: this.signs()
         .filter(({ means }) => faultNamed(means) === fault)
         .map(({ sees }) => sees),
-      where: fault.strikes.length > 0 ? `; shows in ${fault.strikes.join(', ')}` : '',
+      where: fault.strikes.length > 0 ? `; most visible in ${fault.strikes.join(', ')}` : '',
     })),
   );
   private readonly signs = computed(() => {

@@ -25,7 +25,7 @@ const shown = 16;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <mat-chip-listbox
-      aria-label="What can follow"
+      aria-label="Possible next moves"
       [value]="null"
       (change)="take($event.value)"
       (keydown.escape)="left.emit()"
@@ -33,7 +33,7 @@ const shown = 16;
       @for (next of offered(); track next.text) {
         <mat-chip-option
           [value]="next.text"
-          [matTooltip]="next.ways + ' ways lead on from there'"
+          [matTooltip]="next.ways + ' ways to continue from there'"
           [attr.aria-label]="next.spelled + (next.cost ? ', ' + next.cost : '')"
         >
           <b class="figures">{{ next.spelled }}</b>
@@ -84,8 +84,8 @@ export class FollowChips {
       .slice(0, this.all() ? undefined : shown)
       .map(({ text, cost, verdict, ways }) => ({
         ...{ text, spelled: spell(text, this.scheme()) },
-        ways: ways.length > 9 ? `more than 10 to the ${ways.length - 1}` : ways,
-        cost: cost > 0 ? `${verdict} +${toSeconds(cost)} s` : verdict === 'turned' ? 'turns' : '',
+        ways: ways.length > 9 ? `over 10^${ways.length - 1}` : ways,
+        cost: cost > 0 ? `+ ${toSeconds(cost)} s` : verdict === 'turned' ? 'turns' : '',
       })),
   );
   protected readonly more = computed(() => this.known().length - this.offered().length);

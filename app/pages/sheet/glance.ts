@@ -23,14 +23,14 @@ const longSession = 40 * 60_000;
   template: `
     <h2>Effort over time</h2>
     <div #effort class="chart" role="img" [attr.aria-label]="effortText()"></div>
-    <h2>Strikes by kind and side</h2>
+    <h2>Strikes by type and side</h2>
     <div #strikes class="chart tall" role="img" [attr.aria-label]="strikesText()"></div>
     @if (!drawn()) {
       <p role="status">Drawing…</p>
     }
     <table class="visually-hidden">
       <caption>
-        Strikes by kind and side
+        Strikes by type and side
       </caption>
       <tbody>
         @for (row of table(); track row.group) {
@@ -89,7 +89,7 @@ export class Glance {
   protected effortText(): string {
     const hard = effortOverTime(this.timeline()).filter(({ percent }) => percent >= 80);
     const seconds = hard.reduce((sum, { from, to }) => sum + to - from, 0);
-    return `Effort over ${sayClock(this.timeline().ms)}; ${sayClock(seconds * 1000)} of it strong or harder`;
+    return `Effort over ${sayClock(this.timeline().ms)}; strong or harder for ${sayClock(seconds * 1000)}`;
   }
 
   protected strikesText(): string {

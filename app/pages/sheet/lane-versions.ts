@@ -18,9 +18,9 @@ import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 const words: Readonly<Record<LaneVersion['how'], string>> = {
   fits: 'as written',
   adapted: 'adapted',
-  drill: 'its own drill',
-  chosen: 'by your word',
-  overruled: 'by your word, although it does not fit',
+  drill: 'replaced by a bag drill',
+  chosen: 'your choice',
+  overruled: 'your choice, although it does not suit the bag',
 };
 
 /** What each lane does in a piece's place: before and after on the staff, to be accepted, edited or overruled. */
@@ -30,7 +30,7 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button type="button" matButton class="sum plain" [attr.aria-expanded]="open()" (click)="open.set(!open())">
-      <b>Lanes</b>
+      <b>Stations</b>
       @for (version of versions(); track version.bag) {
         <span [class.strong]="version.how !== 'fits'"
           ><span class="soft">{{ version.bag }}</span
@@ -67,10 +67,10 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
                 <button type="button" matButton (click)="choose(version.bag, version.text)">Accept</button>
               }
               @if (version.how === 'adapted' || version.how === 'drill') {
-                <button type="button" matButton (click)="overrule(version.bag)">Overrule: as written</button>
+                <button type="button" matButton (click)="overrule(version.bag)">Keep as written</button>
               }
               @if (version.how === 'chosen' || version.how === 'overruled') {
-                <button type="button" matButton (click)="choose(version.bag, null)">Let it follow</button>
+                <button type="button" matButton (click)="choose(version.bag, null)">Adapt automatically</button>
               }
               <button type="button" matButton (click)="editing.set(version.bag)">Edit</button>
             </p>
@@ -78,7 +78,7 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
               <kt-text-field
                 class="figures"
                 focused
-                [label]="'Combination of the ' + version.bag + ' lane'"
+                [label]="'Combination for the ' + version.bag + ' station'"
                 [value]="version.combination ? shown(version.text) : ''"
                 [fault]="fault"
                 (put)="choose(version.bag, take($event).text)"

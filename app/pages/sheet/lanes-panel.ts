@@ -64,9 +64,9 @@ export class LanesPanel {
   protected readonly pairs = computed(() => {
     const people = this.board()?.groups[0] ?? this.sheet().class.people ?? 0;
     const [first] = people > 0 ? pairUp(people, 1) : [];
-    if (!first) return 'Hitter and holder change over at half of each piece.';
-    const odd = first.odd === null ? '' : ' One is over: shadows beside a pair and changes in at the next change-over.';
-    return `A group of ${people}: ${first.pairs.length} ${first.pairs.length === 1 ? 'pair' : 'pairs'}. Hitter and holder change over at half of each piece.${odd}`;
+    if (!first) return 'Hitter and holder swap halfway through each drill.';
+    const odd = first.odd === null ? '' : ' One left over: shadow boxes beside a pair and swaps in at the next change.';
+    return `A group of ${people}: ${first.pairs.length} ${first.pairs.length === 1 ? 'pair' : 'pairs'}. Hitter and holder swap halfway through each drill.${odd}`;
   });
 
   protected takeRoom(): void {

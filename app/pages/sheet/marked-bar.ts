@@ -18,8 +18,8 @@ export type MarkedAction =
   imports: [MatMenuModule, MatToolbar, MatTooltip, MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <mat-toolbar class="bar line of-marked" role="toolbar" aria-label="Marked rows">
-      <b role="status">{{ count() }} marked</b>
+    <mat-toolbar class="bar line of-marked" role="toolbar" aria-label="Selected rows">
+      <b role="status">{{ count() }} selected</b>
       <button type="button" matButton (click)="done.emit({ what: 'move', by: -1 })">Up</button>
       <button type="button" matButton (click)="done.emit({ what: 'move', by: 1 })">Down</button>
       <button type="button" matButton (click)="done.emit({ what: 'nudge', ms: -5000 })">−5 s</button>
@@ -33,14 +33,14 @@ export type MarkedAction =
       <button
         type="button"
         matButton
-        matTooltip="Blocks in the other stance, pieces begun by the other hand"
+        matTooltip="Switches blocks to the opposite stance and starts drills with the other hand"
         (click)="done.emit({ what: 'mirror' })"
       >
         Mirror
       </button>
       <button type="button" matButton (click)="done.emit({ what: 'duplicate' })">Duplicate</button>
       <button type="button" matButton (click)="done.emit({ what: 'remove' })">Delete</button>
-      <button type="button" matButton (click)="done.emit({ what: 'clear' })">Unmark <kbd>Esc</kbd></button>
+      <button type="button" matButton (click)="done.emit({ what: 'clear' })">Clear selection <kbd>Esc</kbd></button>
     </mat-toolbar>
   `,
   styles: `

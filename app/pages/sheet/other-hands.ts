@@ -5,7 +5,7 @@ import { Editor } from '../../services/editor';
 
 /** What a part says, short enough for a line. */
 function worded(part: unknown): string {
-  if (part === undefined) return 'taken out';
+  if (part === undefined) return 'removed';
   const text =
     typeof part === 'string'
       ? part
@@ -17,7 +17,7 @@ function worded(part: unknown): string {
 
 const choices: readonly { readonly choice: Choice; readonly name: string }[] = [
   { choice: 'mine', name: 'Keep mine' },
-  { choice: 'theirs', name: 'Take the other' },
+  { choice: 'theirs', name: 'Keep theirs' },
   { choice: 'both', name: 'Keep both' },
 ];
 
@@ -29,14 +29,14 @@ const choices: readonly { readonly choice: Choice; readonly name: string }[] = [
   template: `
     @if (editor.gone()) {
       <div role="alert" class="notice grave">
-        <p><b>This sheet was deleted in another tab.</b> What you see is still here, and nowhere else.</p>
-        <button type="button" matButton="filled" (click)="bringBack()">Bring it back</button>
+        <p><b>This sheet was deleted in another tab.</b> This tab still has it, but nothing else does.</p>
+        <button type="button" matButton="filled" (click)="bringBack()">Restore it</button>
       </div>
     }
     @for (row of rows(); track row.clash) {
       <div role="alert" class="notice grave">
         <p>
-          <b>Another tab has changed {{ row.place }}, too.</b> Mine: {{ row.mine }}. The other: {{ row.theirs }}.
+          <b>{{ row.place }} was also changed in another tab.</b> Here: {{ row.mine }}. There: {{ row.theirs }}.
         </p>
         @for (each of row.choices; track each.choice) {
           <button type="button" matButton="outlined" (click)="editor.settle(row.clash, each.choice)">

@@ -18,7 +18,7 @@ describe('a sheet’s named parts', () => {
     });
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
-    press(host, 'Class and numbers');
+    press(host, 'Class and settings');
     await until(() => {
       TestBed.tick();
       return host.querySelector('form.part') !== null;
@@ -80,7 +80,7 @@ describe('the bar of marked rows', () => {
       'effort',
     ]);
     expect(done.at(-1)).toEqual({ what: 'effort', effort: 'strong' });
-    expect(host.querySelector('[role=status]')?.textContent).toBe('3 marked');
+    expect(host.querySelector('[role=status]')?.textContent).toBe('3 selected');
   });
 });
 

@@ -53,12 +53,12 @@ export class PieceOptions {
   readonly edited = output<(sheet: Sheet) => Sheet>();
 
   protected readonly focuses = orNothing('none', focusNames);
-  protected readonly stances = orNothing('as the sheet says', stanceNames);
+  protected readonly stances = orNothing('as on the sheet', stanceNames);
   protected readonly drills = named(drillKinds);
   protected readonly voices: readonly Choice<'strikes' | 'click' | undefined>[] = [
-    { value: undefined, name: 'at its beginning' },
+    { value: undefined, name: 'at the start' },
     { value: 'strikes', name: 'strike by strike' },
-    { value: 'click', name: 'by a click' },
+    { value: 'click', name: 'with a click' },
   ];
   protected readonly words = wordsSchema;
   protected readonly callSchemas = pieceSchemas.calls.shape;

@@ -90,7 +90,7 @@ export class PieceView {
   protected readonly sayEffort = sayEffort;
   protected readonly efforts: readonly Choice<Effort>[] = [
     ...named(effortNames),
-    ...[50, 60, 70, 80, 90, 100].map((value) => ({ value, name: `${value} %` })),
+    ...[50, 60, 70, 80, 90, 100].map((value) => ({ value, name: `${value}%` })),
   ];
   protected readonly words = pieceSchemas.words.shape.words;
   protected readonly staffScale = staffScale;
@@ -110,7 +110,7 @@ export class PieceView {
     if (!build) return '';
     const stages = stagesOf(build);
     const count = `${stages.length} ${stages.length === 1 ? 'stage' : 'stages'}`;
-    const apart = build.defence === 'own' ? ', defences apart' : '';
+    const apart = build.defence === 'own' ? ', defences as separate stages' : '';
     if (this.whole()) return count + apart;
     const moves = stages.map(({ combination }) => countCombination(combination).moves).join(' ');
     return `${count}${apart} of ${moves} moves`;
@@ -121,7 +121,7 @@ export class PieceView {
     return [
       piece.stance,
       leaf?.nonStop && piece.kind !== 'rhythm' ? 'non-stop' : undefined,
-      leaf?.between ? `between: ${leaf.between}` : undefined,
+      leaf?.between ? `in between: ${leaf.between}` : undefined,
     ]
       .filter((each) => each !== undefined)
       .join(' · ');

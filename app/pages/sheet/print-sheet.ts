@@ -57,7 +57,7 @@ export class PrintSheet {
   protected readonly summary = computed(() => {
     const { people, level, leftHanded } = this.sheet().class;
     return [
-      `${sayClock(this.timeline().ms)}${this.timeline().openBreaks > 0 ? ' plus open breaks' : ''}`,
+      `${sayClock(this.timeline().ms)}${this.timeline().openBreaks > 0 ? ' plus open rests' : ''}`,
       `${this.timeline().rounds} ${this.timeline().rounds === 1 ? 'round' : 'rounds'}`,
       `${Math.round(this.tally()?.counts.punches ?? 0)} punches`,
       this.sheet().bag,
@@ -128,7 +128,7 @@ export class PrintSheet {
     const { piece } = row;
     const effort = piece.effort === 'steady' ? [] : [sayEffort(piece.effort)];
     const stages = piece.kind === 'build' ? [`${row.leaves.length} × ${sayClock(row.leaves[0]?.ms ?? 0)}`] : [];
-    const between = 'between' in piece && piece.between ? [`between: ${piece.between}`] : [];
+    const between = 'between' in piece && piece.between ? [`in between: ${piece.between}`] : [];
     const named = piece.kind === 'combination' ? (piece.words ?? '') : pieceName(piece, this.scheme());
     return [
       named,

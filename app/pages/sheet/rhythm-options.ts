@@ -14,11 +14,11 @@ type Rhythm = PieceOf<'rhythm'>;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let own = rhythm();
-    <div class="options of-selected" role="group" aria-label="Options of the rhythm">
+    <div class="options of-selected" role="group" aria-label="Rhythm options">
       <kt-text-field
         class="wide figures"
         label="Rebounds after each touch"
-        hint="7 or 5 to begin with, 3 for triplets, 1 for singles, 0 for a soft touch: 3, 3, 1"
+        hint="Start with 7 or 5; 3 for triplets, 1 for singles, 0 for a soft touch. Example: 3, 3, 1"
         [value]="own.row.join(', ')"
         [fault]="rowFault"
         (put)="change({ row: rowOf($event) })"
@@ -28,20 +28,20 @@ type Rhythm = PieceOf<'rhythm'>;
         >with the elbow</mat-checkbox
       >
       <kt-number-field
-        label="Last number, times from"
+        label="Repeat last number, from"
         [value]="own.growFrom ?? 1"
         [schema]="schemas.growFrom"
         (put)="change({ growFrom: $event ?? undefined })"
       />
       <kt-number-field
-        label="times to"
+        label="up to"
         placeholder="once"
         [value]="own.growTo"
         [schema]="schemas.growTo"
         (put)="change({ growTo: $event ?? undefined })"
       />
       <kt-number-field
-        label="Rebounds a minute"
+        label="Rebounds per minute"
         [value]="own.rebounds ?? usual"
         [schema]="schemas.rebounds"
         (put)="change({ rebounds: $event ?? undefined })"
@@ -79,6 +79,6 @@ export class RhythmOptions {
 
   protected readonly rowFault = (text: string): string => {
     const read = this.schemas.row.safeParse(this.rowOf(text));
-    return read.success ? '' : `${read.error.issues[0]?.message ?? ''}; write for example 3, 3, 1`;
+    return read.success ? '' : `${read.error.issues[0]?.message ?? ''}; for example 3, 3, 1`;
   };
 }

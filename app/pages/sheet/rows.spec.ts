@@ -82,11 +82,11 @@ describe('a piece’s row', () => {
   it('changes effort by name or per cent, and non-stop and the breath by its options', async () => {
     const { host, changes, fixture } = await show(rowOf(combo(60_000, '1 2')));
     await choose(host, 'Effort of', 'all-out');
-    await choose(host, 'Effort of', '70 %');
+    await choose(host, 'Effort of', '70%');
     await chooseInMenu(fixture, 'Options');
     await fixture.whenStable();
     tick(host, 'non-stop');
-    type(host, 'Breath between', '1.5');
+    type(host, 'Gap between repetitions', '1.5');
     expect(changes.map((piece) => [piece.effort, piece.kind === 'combination' && piece.nonStop])).toEqual([
       ['all-out', undefined],
       [70, undefined],
@@ -98,7 +98,7 @@ describe('a piece’s row', () => {
 
   it('is text until it is touched', async () => {
     const { host, fixture } = await show(rowOf(combo(60_000, '1 2')));
-    const controls = () => host.querySelectorAll('mat-select, [aria-label^="More for"], [aria-label^="Change"]').length;
+    const controls = () => host.querySelectorAll('mat-select, [aria-label^="More for"], [aria-label^="Edit"]').length;
     expect(controls()).toBe(3);
     fixture.componentRef.setInput('selected', false);
     await fixture.whenStable();
@@ -109,13 +109,13 @@ describe('a piece’s row', () => {
     const { fixture } = await show(rowOf(combo(60_000, '1 2')));
     let edited = 0;
     fixture.componentInstance.edited.subscribe(() => (edited += 1));
-    await chooseInMenu(fixture, 'Change');
+    await chooseInMenu(fixture, 'Edit');
     expect(edited).toBe(1);
   });
 
   it('asks how it goes on only where a combination ends in the other stance', async () => {
     const { changes, fixture } = await show(rowOf(combo(60_000, '1 2 switch')));
-    await chooseInMenu(fixture, 'Change back each time');
+    await chooseInMenu(fixture, 'Switch back every time');
     expect(changes).toEqual([jasmine.objectContaining({ otherStance: 'reset' })]);
   });
 
@@ -123,7 +123,7 @@ describe('a piece’s row', () => {
     const { host, changes, fixture } = await show(rowOf(freshBuild('1 2 sl 6', freshId), 90_000));
     expect([...host.querySelectorAll('text.moment')].map((each) => each.textContent)).toEqual(['0:00', '0:30', '1:00']);
     expect(host.querySelectorAll('.stage').length).toBe(0);
-    host.querySelector<HTMLElement>('[aria-label^="Unfold"]')?.click();
+    host.querySelector<HTMLElement>('[aria-label^="Expand"]')?.click();
     await fixture.whenStable();
     expect(host.querySelectorAll('.stage').length).toBe(3);
     expect(host.querySelectorAll('.ring').length).toBe(4);
@@ -134,7 +134,7 @@ describe('a piece’s row', () => {
     await chooseInMenu(fixture, 'Options');
     await fixture.whenStable();
     type(host, 'Every', 'round');
-    await choose(host, 'Defences', 'are stages of their own');
+    await choose(host, 'Defences', 'as separate stages');
     await choose(host, 'Kind', buildNames['kick-close']);
     type(host, 'Every', 'banana');
     expect(wrongAt(host, 'Every')).toContain('0:30');
@@ -181,19 +181,19 @@ describe('a block’s row', () => {
   it('is named by its round, or its rounds', async () => {
     const block = { ...freshBlock('round', freshId), times: 3, restMs: 30_000, goal: 90 };
     const { host, changes, fixture } = await show(row(block, 2));
-    expect(host.querySelector('.name')?.textContent).toBe('Rounds 2 to 4');
+    expect(host.querySelector('.name')?.textContent).toBe('Rounds 2–4');
     expect(host.querySelector('.clock')?.textContent).toBe('1:30');
     expect(host.textContent).toContain('goal');
     expect(host.querySelector('input')).toBeNull();
     fixture.componentRef.setInput('selected', block.id);
     await fixture.whenStable();
-    type(host, 'Title of Rounds 2 to 4', 'Hands');
-    type(host, 'Title of Rounds 2 to 4', '  ');
-    type(host, 'How many times', '1');
-    type(host, 'How many times', '400');
+    type(host, 'Title of Rounds 2–4', 'Hands');
+    type(host, 'Title of Rounds 2–4', '  ');
+    type(host, 'Repeats of Rounds 2–4', '1');
+    type(host, 'Repeats of Rounds 2–4', '400');
     expect(changes).toEqual([{ title: 'Hands' }, { title: undefined }, { times: undefined, restMs: undefined }]);
-    expect(wrongAt(host, 'How many times')).toBe('Write 1 to 99');
-    expect(fieldOf(host, 'Goal of punches').value).toBe('90');
+    expect(wrongAt(host, 'Repeats of Rounds 2–4')).toBe('Enter 1 to 99');
+    expect(fieldOf(host, 'Punch goal for Rounds 2–4').value).toBe('90');
   });
 
   it('a rest may be left open, and given a length again', async () => {
@@ -203,11 +203,11 @@ describe('a block’s row', () => {
     expect(host.querySelector('[aria-label^="More for"]')).toBeNull();
     fixture.componentRef.setInput('selected', rest.id);
     await fixture.whenStable();
-    await chooseInMenu(fixture, 'Leave it open');
+    await chooseInMenu(fixture, 'Make it open-ended');
     fixture.componentRef.setInput('row', row({ ...rest, ms: null }, null));
     await fixture.whenStable();
-    expect((fixture.nativeElement as HTMLElement).textContent).toContain('open, until a key is pressed');
-    await chooseInMenu(fixture, 'Give it a length');
+    expect((fixture.nativeElement as HTMLElement).textContent).toContain('open-ended: until you press space');
+    await chooseInMenu(fixture, 'Set a length');
     expect(changes).toEqual([{ ms: null }, { ms: 60_000 }]);
   });
 });
@@ -226,7 +226,7 @@ describe('findings and totals beside the sheet', () => {
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
     const [first] = host.querySelectorAll('li');
-    expect(first?.textContent).toContain('Error · Round 1');
+    expect(first?.textContent).toContain('Problem · Round 1');
     expect(first?.textContent).toContain('0:15 too short');
     const [last, whole, show] = first?.querySelectorAll('button') ?? [];
     expect([last?.textContent.trim(), whole?.textContent.trim()]).toEqual([
@@ -260,7 +260,7 @@ describe('findings and totals beside the sheet', () => {
     expect(short?.querySelector('button')?.textContent.trim()).toBe('Make the last drill 1:10');
   });
 
-  it('totals tell time with open breaks, rounds, punches and sides', async () => {
+  it('totals tell time with open rests, rounds, punches and sides', async () => {
     TestBed.configureTestingModule({ providers: testProviders() });
     const sheet = sheetOf(
       { ...freshBlock('round', freshId, [combo(60_000, '1 2 3 bk')]), ms: 60_000 },
@@ -275,10 +275,10 @@ describe('findings and totals beside the sheet', () => {
     const cells = [...(fixture.nativeElement as HTMLElement).querySelectorAll('dl div')].map((each) =>
       each.textContent.replace(/\s+/g, ' ').trim(),
     );
-    expect(cells[0]).toBe('1:00 in all, plus 2 open breaks');
-    expect(cells[1]).toBe('1 round · 1:00 of work');
+    expect(cells[0]).toBe('1:00 total, plus 2 open rests');
+    expect(cells[1]).toBe('1 round · 1:00 work time');
     // 1.71 s and 3 s of breath fit 13 times into a minute: (60 + 3) / 4.71 = 13.4.
     expect(cells[2]).toBe('39 punches · 13 other strikes');
-    expect(cells[3]).toBe('L 50 · R 50 sides, %');
+    expect(cells[3]).toBe('L 50 · R 50 left / right, %');
   });
 });

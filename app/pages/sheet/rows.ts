@@ -90,7 +90,7 @@ export class Rows {
       if (at?.blockId) this.dropPiece(at.blockId, piece, at.index);
       else this.addPicked(piece, at?.index);
     }
-    this.notices.undoable(`Put in: ${pick.name}`, () => this.editor.undo());
+    this.notices.undoable(`Added: ${pick.name}`, () => this.editor.undo());
   }
 
   private addPicked(piece: Piece, at?: number): void {
@@ -184,7 +184,7 @@ export class Rows {
     const rows = this.editor.rows();
     const all = [rows.map(({ block }) => block), ...rows.map(({ block }) => block.pieces)];
     const among = all.map((each) => each.map((row) => row.id)).find((ids) => ids.includes(id)) ?? [];
-    return `Now ${among.indexOf(id) + 1} of ${among.length}`;
+    return `Moved to ${among.indexOf(id) + 1} of ${among.length}`;
   }
 
   /** The marked rows where the row is one of them, else the row alone. */

@@ -18,7 +18,7 @@ const figure = (schema: z.ZodMiniType): FormControl<number | null> =>
   new FormControl<number | null>(null, bySchema(schema));
 
 const ballFields: readonly { readonly key: keyof Ball; readonly name: string }[] = [
-  { key: 'mass', name: 'Mass, kg' },
+  { key: 'mass', name: 'Weight, kg' },
   { key: 'upper', name: 'Upper cord, m' },
   { key: 'lower', name: 'Lower cord, m' },
   { key: 'tensionUpper', name: 'Upper tension, N' },
@@ -33,7 +33,7 @@ const ballFields: readonly { readonly key: keyof Ball; readonly name: string }[]
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let own = sheet();
-    <h2>Schools</h2>
+    <h2>Where coaches differ</h2>
     <div class="fields">
       @for (school of choices; track school.key) {
         <kt-choice-field
@@ -55,8 +55,10 @@ const ballFields: readonly { readonly key: keyof Ball; readonly name: string }[]
         />
       }
     </div>
-    <h2>Ball between cords</h2>
-    <p class="soft">With its figures, straights on the ball are checked against its beat. The bench measures them.</p>
+    <h2>Double-end bag</h2>
+    <p class="soft">
+      Enter its measurements and straights are checked against its rhythm. Bag set-up helps you measure it.
+    </p>
     <form class="fields" [formGroup]="ball" (ngSubmit)="keepBall()">
       @for (field of ballFields; track field.key) {
         <mat-form-field>
@@ -65,9 +67,9 @@ const ballFields: readonly { readonly key: keyof Ball; readonly name: string }[]
           <mat-error>{{ ball.controls[field.key].getError('mend') }}</mat-error>
         </mat-form-field>
       }
-      <button type="submit" matButton="outlined">Check against it</button>
+      <button type="submit" matButton="outlined">Use these</button>
       @if (own.ball) {
-        <button type="button" matButton (click)="changed.emit({ ball: undefined })">Take the ball out</button>
+        <button type="button" matButton (click)="changed.emit({ ball: undefined })">Clear</button>
       }
     </form>
   `,
@@ -82,14 +84,14 @@ export class SchoolFields {
     key,
     name,
     answers: orNothing(
-      'as the settings say',
+      'as in Settings',
       answers.map((answer) => answer.name),
     ),
   }));
   protected readonly ballFields = ballFields;
   protected readonly usualGloves = usualGloves;
   protected readonly gloveFields = [
-    { key: 'onMs', name: 'Gloves on, s' },
+    { key: 'onMs', name: 'Time for gloves on, s' },
     { key: 'offMs', name: 'Gloves off, s' },
   ] as const;
   protected readonly gloveSchemas = headSchema.shape.gloves.def.innerType.shape;

@@ -147,6 +147,6 @@ export class SessionStrip {
     });
   });
   protected readonly description = computed(
-    () => `The session to scale, ${this.rows().length} blocks, ${sayClock(this.timeline().ms)}`,
+    () => `Timeline: ${this.rows().length} blocks, ${sayClock(this.timeline().ms)}`,
   );
 }

@@ -14,11 +14,11 @@ export function sheetComposeActions(): ComposeActions {
   return {
     each: [
       {
-        label: 'Put in',
+        label: 'Add',
         main: true,
         press: (text) => {
           rows.addTyped({ what: 'combination', text, ms: null });
-          said(`${spell(text, editor.scheme())} is in the sheet`);
+          said(`${spell(text, editor.scheme())} added to the sheet`);
         },
       },
       {
@@ -26,16 +26,16 @@ export function sheetComposeActions(): ComposeActions {
         main: false,
         press: (text) => {
           rows.addTyped({ what: 'build', text, ms: null });
-          said(`${spell(text, editor.scheme())} is built up in the sheet`);
+          said(`Build to ${spell(text, editor.scheme())} added to the sheet`);
         },
       },
-      { label: 'Into the book', main: false, press: keepInBook() },
+      { label: 'Save to combinations', main: false, press: keepInBook() },
     ],
     rounds: {
-      label: 'Put in as rounds',
+      label: 'Add as rounds',
       press: (texts) => {
         rows.insertBlocks(themeBlocks(texts, freshId));
-        said(`${texts.length} rounds are in the sheet`);
+        said(`${texts.length} rounds added to the sheet`);
       },
     },
   };

@@ -96,9 +96,9 @@ export class SheetDetails {
   });
 
   private nameFault(name: string): Mend | null {
-    if (name.trim() === '') return { mend: 'Write a name, for example A' };
+    if (name.trim() === '') return { mend: 'Enter a name, for example A' };
     const wrong = partNameFault(name.trim().toLowerCase(), formsOf(this.scheme()));
-    return wrong ? { mend: `${wrong}; give it another name, for example A` } : null;
+    return wrong ? { mend: `${wrong}; choose another name, for example A` } : null;
   }
 
   private take(moves: string): Typed {
@@ -106,7 +106,7 @@ export class SheetDetails {
   }
 
   private movesFault(moves: string): Mend | null {
-    if (moves.trim() === '') return { mend: 'Write moves, for example 1 2 3b' };
+    if (moves.trim() === '') return { mend: 'Enter moves, for example 1 2 3b' };
     const { fault } = this.take(moves);
     return fault ? { mend: sayFault(fault) } : null;
   }

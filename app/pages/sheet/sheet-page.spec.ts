@@ -84,7 +84,7 @@ describe('the run sheet', () => {
 
   it('makes a round of what is typed on an empty sheet, as long as was written in front', async () => {
     const hands = await open(empty());
-    expect(hands.host.textContent).toContain('Nothing on this sheet yet.');
+    expect(hands.host.textContent).toContain('This sheet is empty.');
     await hands.type('2:00 1-2');
     expect(hands.rows().length).toBe(2);
     const sheet = await hands.saved();
@@ -117,7 +117,7 @@ describe('the run sheet', () => {
     await hands.type('2:15 own time');
     hands.row(1).dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
     await hands.fixture.whenStable();
-    type(hands.host, 'What is done', 'Plank, tap the shoulders');
+    type(hands.host, 'Description', 'Plank, tap the shoulders');
     await hands.fixture.whenStable();
     const sheet = await hands.saved();
     expect(sheet?.blocks[0]?.pieces).toEqual([
@@ -130,7 +130,7 @@ describe('the run sheet', () => {
   it('takes a goal of punches for a round, and takes it back', async () => {
     const hands = await open(withRound());
     const goal = async (value: string): Promise<number | undefined> => {
-      type(hands.host, 'Goal of punches', value);
+      type(hands.host, 'Punch goal for Round 1', value);
       await hands.fixture.whenStable();
       return (await hands.saved())?.blocks[0]?.goal;
     };
@@ -225,17 +225,17 @@ describe('the run sheet', () => {
     await until(() => hands.host.textContent.includes('1:00 too long'));
     hands.row(0).dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
     await hands.fixture.whenStable();
-    type(hands.host, 'How many times', '4');
+    type(hands.host, 'Repeats of Round 1', '4');
     await hands.fixture.whenStable();
     const sheet = await hands.saved();
     expect(sheet?.blocks[0]).toEqual(jasmine.objectContaining({ times: 4, restMs: 60_000 }));
-    expect(hands.host.textContent).toContain('Rounds 1 to 4');
+    expect(hands.host.textContent).toContain('Rounds 1–4');
   });
 
   it('keeps who is there, and shows the sheet in other numbers without changing a move', async () => {
     const hands = await open({ ...withRound() });
     await hands.type('oh 2');
-    press(hands.host, 'Class and numbers');
+    press(hands.host, 'Class and settings');
     await until(() => {
       TestBed.tick();
       return hands.host.querySelector('kt-people-fields') !== null;
@@ -244,7 +244,7 @@ describe('the run sheet', () => {
     await choose(hands.host, 'Level', 'advanced');
     await choose(hands.host, 'Bag', 'heavy');
     await choose(hands.host, 'Numbers', 'eight');
-    type(hands.host, 'Pace of this class', '1.2');
+    type(hands.host, 'Class pace', '1.2');
     type(hands.host, 'People', '9999');
     await hands.fixture.whenStable();
     const sheet = await hands.saved();

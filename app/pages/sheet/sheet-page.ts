@@ -38,6 +38,7 @@ import {
   type Pick,
   type Piece,
 } from '../../../core/index';
+import { HelpLink } from '../../parts/help-link';
 import { Hint } from '../../parts/hint';
 import { BookService } from '../../services/book.service';
 import { FilesService } from '../../services/files.service';
@@ -69,6 +70,7 @@ import { fieldLook } from '../../parts/fields/field-look';
   imports: [
     AboutToRun,
     Saved,
+    HelpLink,
     Hint,
     MatInputModule,
     MatFormFieldModule,
@@ -289,16 +291,16 @@ export class SheetPage {
     keys.use('This sheet', [
       {
         keys: ['/'],
-        does: 'Go to the entry line; a combination may also be typed at once',
+        does: 'Go to the entry line (or just start typing a combination)',
         repeats: false,
         press: () => this.entry()?.focus(),
       },
       { keys: ['$mod+z'], does: 'Undo', repeats: true, press: () => this.told.step(-1) },
       { keys: ['$mod+Shift+z', '$mod+y'], does: 'Redo', repeats: true, press: () => this.told.step(1) },
-      { ...opens, keys: ['Alt+m'], does: 'Take the first mend', press: () => this.mendFirst() },
-      { ...opens, keys: ['Alt+t'], does: 'The sheet as text', press: () => this.toggleSide('text') },
+      { ...opens, keys: ['Alt+m'], does: 'Apply the first fix', press: () => this.mendFirst() },
+      { ...opens, keys: ['Alt+t'], does: 'Show as text', press: () => this.toggleSide('text') },
       ...addWays.map((way) => ({ ...opens, keys: [way.key], does: way.does, press: () => this.show(way, true) })),
-      { ...opens, keys: ['$mod+p'], does: 'Print it, with the figure', press: () => this.print() },
+      { ...opens, keys: ['$mod+p'], does: 'Print, with figures', press: () => this.print() },
       {
         ...opens,
         keys: ['$mod+Enter'],

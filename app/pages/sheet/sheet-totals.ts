@@ -55,12 +55,12 @@ export class SheetTotals {
     const [{ ms, openBreaks, rounds }, sums] = [this.timeline(), this.tally()];
     const punches = Math.round(sums?.counts.punches ?? 0);
     const others = sums ? Math.round(sums.counts.strikes) - punches : 0;
-    const breaks = openBreaks === 1 ? 'an open break' : `${openBreaks} open breaks`;
+    const breaks = openBreaks === 1 ? 'an open rest' : `${openBreaks} open rests`;
     return [
-      { figure: sayClock(ms), name: 'in all', more: openBreaks > 0 ? `, plus ${breaks}` : '' },
-      { figure: rounds, name: rounds === 1 ? 'round' : 'rounds', more: ` · ${sayClock(sums?.work ?? 0)} of work` },
+      { figure: sayClock(ms), name: 'total', more: openBreaks > 0 ? `, plus ${breaks}` : '' },
+      { figure: rounds, name: rounds === 1 ? 'round' : 'rounds', more: ` · ${sayClock(sums?.work ?? 0)} work time` },
       { figure: punches, name: 'punches', more: others > 0 ? ` · ${others} other strikes` : ' planned' },
-      { figure: this.sides(), name: 'sides, %', more: '' },
+      { figure: this.sides(), name: 'left / right, %', more: '' },
     ];
   });
 

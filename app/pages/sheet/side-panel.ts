@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
+import { MatIcon } from '@angular/material/icon';
 import { MatTabsModule } from '@angular/material/tabs';
 import type { Finding, Sheet, TrainingFault } from '../../../core/index';
 import { ComposeCard } from '../../parts/compose/compose-card';
@@ -14,21 +15,23 @@ import { Rows } from './rows';
 import { sheetComposeActions } from './sheet-compose';
 import { SheetDetails } from './sheet-details';
 import { TextView } from './text-view';
+import { TodayForm } from './today-form';
 import { WholeSheet } from './whole-sheet';
 
 const tabs = [
   // What is composed is added, too: it opens in the same place, from the tools above and by its key.
-  { id: 'add', or: 'compose', name: 'Add' },
-  { id: 'findings', or: null, name: 'Findings' },
-  { id: 'faults', or: null, name: 'Faults' },
-  { id: 'text', or: null, name: 'Text' },
-  { id: 'glance', or: null, name: 'Glance' },
-  { id: 'whole', or: null, name: 'Whole' },
-  { id: 'lanes', or: null, name: 'Lanes' },
+  { id: 'add', or: 'compose', name: 'Add', icon: 'add' },
+  { id: 'findings', or: null, name: 'Checks', icon: 'checks' },
+  { id: 'faults', or: null, name: 'Faults', icon: 'eye' },
+  { id: 'text', or: null, name: 'Text', icon: 'text' },
+  { id: 'glance', or: null, name: 'Overview', icon: 'progress' },
+  // How today is different is a fit, too: it opens from the sheet's head.
+  { id: 'whole', or: 'today', name: 'Fit and versions', icon: 'fit' },
+  { id: 'lanes', or: null, name: 'Stations', icon: 'repeat' },
 ] as const;
-export type SideTab = (typeof tabs)[number]['id'] | 'compose';
+export type SideTab = (typeof tabs)[number]['id'] | 'compose' | 'today';
 
-/** What stands beside the rundown: what to add, what to compose, findings, faults, text, glance, changes of the whole, lanes. */
+/** What is beside the rows of a sheet: adding, composing, checks, faults, text, overview, fit and versions, today, stations. */
 @Component({
   selector: 'kt-side-panel',
   imports: [
@@ -37,10 +40,12 @@ export type SideTab = (typeof tabs)[number]['id'] | 'compose';
     FindingsPanel,
     Glance,
     LanesPanel,
+    MatIcon,
     MatTabsModule,
     PickPanel,
     SheetDetails,
     TextView,
+    TodayForm,
     WholeSheet,
   ],
   providers: [{ provide: composeActions, useFactory: sheetComposeActions }],

@@ -78,13 +78,13 @@ describe('beside the sheet', () => {
     expect(applied.map((sheet) => sayClock(compile(sheet).ms))).toEqual(['20:00']);
     typeInto(host, 'Minutes', 'soon');
     await press('Fit');
-    expect(host.querySelector('[role=alert]')?.textContent).toContain('no length');
+    expect(host.querySelector('[role=alert]')?.textContent).toContain('Enter a length');
     typeInto(host, 'Minutes', '2:00');
     await press('Fit');
     expect(host.querySelector('[role=alert]')?.textContent).toContain('Nearest');
     await press('no kicks');
     expect(host.querySelector('.changes')?.textContent).toContain('1 2b bk → 1 2b 2b');
-    await press('Keep as a new sheet');
+    await press('Save as a new sheet');
     const here = sheetsHere();
     await until(() => (here()?.rows ?? []).some(({ sheet }) => sheet.title === 'Tower, no kicks'));
     // The note of it comes last; a spec that ends before leaves it without an application.

@@ -26,9 +26,9 @@ import { NoticeService } from '../../services/notice.service';
       <mat-icon svgIcon="home" />
     </button>
     <mat-menu #menu="matMenu">
-      <button mat-menu-item type="button" (click)="save('file')">File that plays anywhere</button>
-      <button mat-menu-item type="button" (click)="film()">Film</button>
-      <button mat-menu-item type="button" (click)="save('card')">Card for the wall</button>
+      <button mat-menu-item type="button" (click)="save('file')">Stand-alone file (plays anywhere)</button>
+      <button mat-menu-item type="button" (click)="film()">Video</button>
+      <button mat-menu-item type="button" (click)="save('card')">Wall card (to print)</button>
       <mat-divider />
       @for (tick of ticks; track tick.key) {
         <button
@@ -54,9 +54,9 @@ export class TakeHomeMenu {
   private readonly injector = inject(Injector);
   private readonly notices = inject(NoticeService);
   protected readonly ticks = [
-    { key: 'notes', name: 'with my notes' },
-    { key: 'people', name: 'with class, groups and lanes' },
-    { key: 'head', name: 'with lines of other programs' },
+    { key: 'notes', name: 'include my notes' },
+    { key: 'people', name: 'include class, groups and stations' },
+    { key: 'head', name: 'with other programs’ lines' },
   ] as const satisfies readonly { key: keyof Kept; name: string }[];
   protected readonly kept = signal<Kept>(keptNothing);
   protected readonly making = signal(false);
@@ -71,18 +71,17 @@ export class TakeHomeMenu {
 
   protected async save(what: 'file' | 'card'): Promise<void> {
     this.making.set(true);
-    void this.notices.say('Making the file …');
+    void this.notices.say('Making the file…');
     try {
       const { TakeHomeService } = await import('../../services/take-home.service');
       const service = this.injector.get(TakeHomeService);
       if (what === 'file') await service.saveFile(this.sheet(), this.kept());
       else await service.saveCard(this.sheet(), this.kept());
-      const saved =
-        what === 'file' ? 'one file with its voice, to be opened anywhere' : 'open it and print it, A4 or Letter';
+      const saved = what === 'file' ? 'one file with voice; open it anywhere' : 'open it and print it on A4 or Letter';
       void this.notices.say(`Saved: ${saved}.`);
     } catch (reason) {
-      const why = reason instanceof Error ? reason.message : 'it could not be made';
-      void this.notices.say(`No file: ${why}. See whether the server runs, and try again.`);
+      const why = reason instanceof Error ? reason.message : 'something went wrong';
+      void this.notices.say(`The file could not be made: ${why}. Check that the server is running and try again.`);
     } finally {
       this.making.set(false);
     }

@@ -33,11 +33,11 @@ import type { TextEditor } from './text-editor';
   imports: [MatButtonModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 id="tempo-text-label">The whole sheet as text</h2>
+    <h2 id="tempo-text-label">Sheet as text</h2>
     <div #place class="place framed"></div>
     <div id="tempo-text-faults" role="status">
       @if (faults().length === 0) {
-        <p class="soft">Every line is read.</p>
+        <p class="soft">Every line can be read.</p>
       }
       <ul>
         @for (fault of faults(); track $index) {

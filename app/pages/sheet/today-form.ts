@@ -20,26 +20,32 @@ import {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Today</h2>
-    <p class="soft">Fewer came, a bag is down, the room is needed earlier: say it here.</p>
+    <p class="soft">Fewer people, a bag out of use, an early finish? Enter it here.</p>
     <form class="line" (ngSubmit)="show()">
       <kt-number-field
-        label="People who came"
+        label="People here today"
         live
         [value]="people()"
         [schema]="schemas.people"
         (put)="people.set($event)"
       />
-      <kt-number-field label="Minutes less" live [value]="less()" [schema]="schemas.less" (put)="less.set($event)" />
+      <kt-number-field
+        label="Finish earlier by (min)"
+        live
+        [value]="less()"
+        [schema]="schemas.less"
+        (put)="less.set($event)"
+      />
       @for (lane of kinds(); track lane.bag) {
         <kt-number-field
           live
-          [label]="lane.bag + ', places left'"
+          [label]="lane.bag + ', places available'"
           [value]="places()[lane.bag] ?? lane.places"
           [schema]="schemas.places"
           (put)="setPlaces(lane.bag, $event)"
         />
       }
-      <button type="submit" matButton="outlined">Show what changes</button>
+      <button type="submit" matButton="outlined">Show changes</button>
     </form>
     @if (outcome(); as outcome) {
       @if (outcome.ok) {
@@ -48,7 +54,7 @@ import {
             @for (change of outcome.changes; track $index) {
               <li>{{ change }}</li>
             } @empty {
-              <li>Nothing changes.</li>
+              <li>No changes needed.</li>
             }
           </ul>
           <button
@@ -57,9 +63,9 @@ import {
             [disabled]="outcome.changes.length === 0"
             (click)="apply(outcome.sheet)"
           >
-            Run it so today
+            Use for today
           </button>
-          <button type="button" matButton="outlined" (click)="proposed.set(null)">Leave it</button>
+          <button type="button" matButton="outlined" (click)="proposed.set(null)">Cancel</button>
         </div>
       } @else {
         <p class="wrong" role="alert">{{ outcome.what }}; {{ outcome.mend }}.</p>

@@ -72,14 +72,14 @@ export class WholeSheet {
     this.proposal.set(null);
     this.refusal.set(null);
     if (ms === null) {
-      this.refusal.set({ what: 'That is no length; write minutes, for example 30, or 30:00.', nearest: [] });
+      this.refusal.set({ what: 'Enter a length in minutes, for example 30 or 30:00.', nearest: [] });
       return;
     }
     const fitted = fitToMinutes(this.sheet(), ms);
     if (fitted.ok) this.proposal.set({ title: `Fit to ${sayClock(ms)}`, sheet: fitted.sheet, changes: fitted.changes });
     else
       this.refusal.set({
-        what: `No way leads to ${sayClock(ms)} with whole rounds and rests of 30 to 90 s. Nearest:`,
+        what: `${sayClock(ms)} is not possible with complete rounds and rests of 30 to 90 s. Nearest:`,
         nearest: fitted.nearest.map(sayClock),
       });
   }
@@ -106,7 +106,7 @@ export class WholeSheet {
     if (!proposal) return;
     this.proposal.set(null);
     const kept = await this.sheets.addImported({ ...proposal.sheet, id: freshId() });
-    void this.notices.say(`“${kept.title}” kept beside this one`, {
+    void this.notices.say(`“${kept.title}” saved as a new sheet`, {
       name: 'Open',
       press: () => this.router.navigate(['/sheets', kept.id]),
     });

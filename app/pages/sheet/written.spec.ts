@@ -44,8 +44,8 @@ describe('what a coach can write of a sheet', () => {
     const made: Piece[] = [];
     fixture.componentInstance.changed.subscribe((piece) => made.push(piece));
     await fixture.whenStable();
-    await choose(fixture.nativeElement as HTMLElement, 'Stands', 'square');
-    await choose(fixture.nativeElement as HTMLElement, 'Stands', 'as the sheet says');
+    await choose(fixture.nativeElement as HTMLElement, 'Stance', 'square');
+    await choose(fixture.nativeElement as HTMLElement, 'Stance', 'as on the sheet');
     expect(made.map(({ stance }) => stance)).toEqual(['square', undefined]);
   });
 
@@ -59,7 +59,7 @@ describe('what a coach can write of a sheet', () => {
     const host = fixture.nativeElement as HTMLElement;
     type(host, 'Rebounds after', '5, 5');
     await choose(host, 'Hand', 'turns');
-    type(host, 'times to', '4');
+    type(host, 'up to', '4');
     expect(made).toEqual([
       { ...rhythm, row: [5, 5] },
       { ...rhythm, hand: 'turns' },
@@ -82,8 +82,8 @@ describe('what a coach can write of a sheet', () => {
     await fixture.whenStable();
     const host = fixture.nativeElement as HTMLElement;
     await choose(host, 'Kick after a punch', 'same side');
-    await choose(host, 'Kick after a punch', 'as the settings say');
-    type(host, 'Gloves on', '60');
+    await choose(host, 'Kick after a punch', 'as in Settings');
+    type(host, 'Time for gloves on, s', '60');
     expect(made).toEqual([
       { schools: { kick: 'same' } },
       { schools: undefined },
@@ -93,8 +93,8 @@ describe('what a coach can write of a sheet', () => {
       host.querySelector('form')?.dispatchEvent(new Event('submit', { cancelable: true }));
     keep();
     await fixture.whenStable();
-    expect(wrongAt(host, 'Mass')).toContain('Write');
-    type(host, 'Mass', '0.3');
+    expect(wrongAt(host, 'Weight, kg')).toContain('Enter');
+    type(host, 'Weight, kg', '0.3');
     type(host, 'Upper cord', '1.2');
     type(host, 'Lower cord', '1.1');
     type(host, 'Upper tension', '80');
@@ -134,9 +134,9 @@ describe('what a coach can write of a sheet', () => {
     const host = fixture.nativeElement as HTMLElement;
     expect(host.textContent).toContain('You see: the ball spins off to the side');
     expect(host.textContent).not.toContain('Leaning on the bag');
-    host.querySelector<HTMLElement>('[aria-label="Add the mend of: Off centre"]')?.click();
+    host.querySelector<HTMLElement>('[aria-label="Add the fix for: Off centre"]')?.click();
     expect(mended).toEqual([faultNamed('off-line')]);
-    await choose(host, 'Seen on', 'standing');
+    await choose(host, 'Bag', 'standing');
     await fixture.whenStable();
     expect(host.textContent).toContain('You see: the standing bag tips');
   });

@@ -46,6 +46,7 @@ import { UnreadList } from '../../parts/unread-list';
 import { PickPanel } from '../../parts/pick-panel';
 import { TypeAndGo, type Drafted } from './type-and-go';
 import { NoticeService } from '../../services/notice.service';
+import { HelpLink } from '../../parts/help-link';
 
 /** A file that was refused, or of a text the lines that were not read, and why. */
 interface Refusal {
@@ -65,6 +66,7 @@ const longestList = 50;
 @Component({
   selector: 'kt-sheets-page',
   imports: [
+    HelpLink,
     Hint,
     FileButton,
     TextField,
@@ -148,7 +150,7 @@ export class SheetsPage {
 
   protected async letGo(broken: BrokenOff): Promise<void> {
     const putBack = await this.runs.letGo(broken);
-    this.notices.undoable(`“${broken.run.sheet.title}” is in the log, as broken off`, putBack);
+    this.notices.undoable(`“${broken.run.sheet.title}” was logged as interrupted`, putBack);
   }
 
   protected readonly sayFigures = sayFigures;
@@ -194,12 +196,12 @@ export class SheetsPage {
 
   protected async drafted({ sheet, seed, run }: Drafted): Promise<void> {
     await this.leaveFor(sheet, run ? '/run' : '/sheets');
-    void this.notices.say(`Drafted from seed ${seed}`);
+    void this.notices.say(`Drafted (seed ${seed}: the same seed gives the same session)`);
   }
 
   protected async copy(sheet: Sheet): Promise<void> {
     const copied = await this.sheets.copy(sheet);
-    void this.notices.say(`Copied as “${copied.title}”`);
+    void this.notices.say(`Copied to “${copied.title}”`);
   }
 
   protected readonly titles = headSchema.shape.title;
@@ -222,8 +224,8 @@ export class SheetsPage {
       return;
     }
     if (incoming.kind !== 'sheet') {
-      const where = incoming.kind === 'book' ? 'take it in under Combos' : 'restore it under Settings';
-      this.refuse(name, false, [{ path: '', what: `this is a ${incoming.kind}: ${where}` }]);
+      const where = incoming.kind === 'book' ? 'import it under Combos' : 'restore it under Settings';
+      this.refuse(name, false, [{ path: '', what: `this file is a ${incoming.kind}: ${where}` }]);
       return;
     }
     const { sheet, faults, titled, taken } = incoming;

@@ -22,21 +22,22 @@ import { Stage } from '../../parts/stage/stage';
 import { choiceOf, looks, shownByChoices, wallChoices } from '../../parts/stage/wall-choices';
 import { SettingsService } from '../../services/settings.service';
 import { Follower } from '../../services/follower';
+import { HelpLink } from '../../parts/help-link';
 
 const whys: Readonly<Record<Refusal, string>> = {
-  'no such code': 'No room has this code now: read it off the coach’s tablet again.',
-  'wrong secret': 'No room has this code now: read it off the coach’s tablet again.',
-  'too many': 'This room is full: close another wall first.',
+  'no such code': 'That code is not in use: check it on the coach’s device.',
+  'wrong secret': 'That code is not in use: check it on the coach’s device.',
+  'too many': 'Too many screens have joined: close another one first.',
   'too many from here': 'Too many screens at one address: close another one first.',
-  'too often': 'Too many tries: wait a minute, then join again.',
-  'not understood': 'The server is of another version: load this page anew.',
-  'shut out': 'The coach has shut this wall out.',
+  'too often': 'Too many attempts: wait a minute, then join again.',
+  'not understood': 'The server has been updated: reload this page.',
+  'shut out': 'The coach has removed this screen.',
 };
 
 /** A wall: a screen of the room that follows a run on the coach's tablet. It can change what it shows, and nothing else. */
 @Component({
   selector: 'kt-wall-page',
-  imports: [BoardView, ChoiceField, MatButtonModule, MatIcon, MatSlideToggle, Stage, TextField],
+  imports: [HelpLink, BoardView, ChoiceField, MatButtonModule, MatIcon, MatSlideToggle, Stage, TextField],
   providers: [Follower],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wall-page.html',

@@ -42,7 +42,7 @@ describe('a chart', () => {
     button(host, 'Table').click();
     await fixture.whenStable();
     const cells = [...host.querySelectorAll('td')].map((cell) => cell.textContent);
-    expect(cells).toEqual(['2026-11-16', '3', '=2+2', 'not known']);
+    expect(cells).toEqual(['2026-11-16', '3', '=2+2', 'unknown']);
   });
 
   it('goes out as CSV that no spreadsheet runs, and as PNG', async () => {
@@ -50,10 +50,10 @@ describe('a chart', () => {
     const saved: (string | Blob)[] = [];
     spyOn(TestBed.inject(FilesService), 'save').and.callFake(async (_name, content) => void saved.push(content));
     await until(() => host.querySelectorAll('svg path').length > 2);
-    button(host, 'CSV of Two bars').click();
+    button(host, 'Save as CSV: Two bars').click();
     await until(() => saved.length === 1);
     expect(saved[0]).toBe("Week of,Load\r\n2026-11-16,3\r\n'=2+2,\r\n");
-    button(host, 'PNG of Two bars').click();
+    button(host, 'Save as PNG: Two bars').click();
     await until(() => saved.length === 2);
     expect((saved[1] as Blob).type).toBe('image/png');
   });
@@ -63,7 +63,7 @@ describe('a chart', () => {
     expect(host.querySelector<HTMLElement>('[role=img]')?.hidden).toBeTrue();
     button(host, 'Table').click();
     await fixture.whenStable();
-    expect(host.textContent).toContain('There is nothing in it yet.');
+    expect(host.textContent).toContain('No data yet.');
   });
 });
 
@@ -81,7 +81,7 @@ describe('a day', () => {
     type(host, 'From', '2026-02-28');
     type(host, 'From', '2026-02-30');
     await fixture.whenStable();
-    expect(host.textContent).toContain('Write it as 2026-11-26');
+    expect(host.textContent).toContain('Enter a date such as 2026-11-26');
     type(host, 'From', '');
     expect(days).toEqual([dayFromIso('2026-02-28'), null]);
   });

@@ -41,7 +41,7 @@ import { colourNames, type Chart, type ChartCell, type ChartColours } from './ch
       <button
         type="button"
         matButton
-        [attr.aria-label]="'PNG of ' + chart().title"
+        [attr.aria-label]="'Save as PNG: ' + chart().title"
         [disabled]="chart().option === null"
         (click)="png()"
       >
@@ -50,7 +50,7 @@ import { colourNames, type Chart, type ChartCell, type ChartColours } from './ch
       <button
         type="button"
         matButton
-        [attr.aria-label]="'CSV of ' + chart().title"
+        [attr.aria-label]="'Save as CSV: ' + chart().title"
         [disabled]="chart().rows.length === 0"
         (click)="csv()"
       >
@@ -58,19 +58,19 @@ import { colourNames, type Chart, type ChartCell, type ChartColours } from './ch
       </button>
     </p>
     @if (table()) {
-      <div class="wide" role="region" tabindex="0" [attr.aria-label]="chart().title + ', as a table'">
+      <div class="wide" role="region" tabindex="0" [attr.aria-label]="chart().title + ', table'">
         <table mat-table [attr.aria-label]="chart().title" [dataSource]="chart().rows">
           @for (column of chart().columns; track column; let at = $index) {
             <ng-container [matColumnDef]="column">
               <th mat-header-cell *matHeaderCellDef>{{ column }}</th>
-              <td mat-cell class="figures" *matCellDef="let row">{{ row[at] ?? 'not known' }}</td>
+              <td mat-cell class="figures" *matCellDef="let row">{{ row[at] ?? 'unknown' }}</td>
             </ng-container>
           }
           <tr mat-header-row *matHeaderRowDef="chart().columns"></tr>
           <tr mat-row *matRowDef="let row; columns: chart().columns"></tr>
         </table>
         @if (chart().rows.length === 0) {
-          <p class="soft">There is nothing in it yet.</p>
+          <p class="soft">No data yet.</p>
         }
       </div>
     }

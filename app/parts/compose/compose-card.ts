@@ -37,7 +37,7 @@ const pause = 200;
 /** A count that takes longer, in milliseconds, can be stopped. */
 const patience = 1000;
 const stopped =
-  'Stopped. A bound on seconds takes long with many moves: name the moves (only 1 2 3 sl), or leave it out.';
+  'Stopped. A time limit takes long to check with many moves: name the moves (only 1 2 3 sl) or remove the limit.';
 /** A family of more goals than this is hard to read. */
 const mostGoals = 4;
 
@@ -104,11 +104,11 @@ export class ComposeCard {
     if (!known) return '';
     if (known.kind === 'best')
       return known.bound !== null && (this.answer.value()?.found.length ?? 0) < this.take()
-        ? `The search was stopped after these; nothing else scores more than ${known.bound}:`
-        : 'The best by score, the best first:';
-    const { least, most } = known;
-    const edits = least === 1 ? '1 edit' : `${least} edits`;
-    return `Any two of these are ${edits} apart or more${least < most ? ` (${most} at the most could be)` : ', as far as can be'}:`;
+        ? `The search stopped here; nothing else can score above ${known.bound}:`
+        : 'Highest scores first:';
+    const { least } = known;
+    const edits = least === 1 ? '1 change' : `${least} changes`;
+    return `Each differs from the others by at least ${edits}:`;
   });
   protected readonly goals = computed(() =>
     (this.answer.value()?.found ?? []).slice(0, mostGoals).map(({ text }) => text),

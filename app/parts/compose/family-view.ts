@@ -34,8 +34,8 @@ const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (family.value(); as known) {
-      <p class="soft">Each grows by one move; everything on the way flows. A goal can be taught over weeks.</p>
-      <mat-tree #tree aria-label="Family" [dataSource]="known.trees" [childrenAccessor]="children">
+      <p class="soft">Each step adds one move and flows. A goal can become a programme over several weeks.</p>
+      <mat-tree #tree aria-label="Build-ups" [dataSource]="known.trees" [childrenAccessor]="children">
         <mat-tree-node
           *matTreeNodeDef="let node"
           matTreeNodePadding
@@ -47,7 +47,7 @@ const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
               type="button"
               matIconButton
               matTreeNodeToggle
-              [attr.aria-label]="(tree.isExpanded(node) ? 'Fold ' : 'Unfold ') + spelled(node.text)"
+              [attr.aria-label]="(tree.isExpanded(node) ? 'Collapse ' : 'Expand ') + spelled(node.text)"
             >
               <mat-icon [svgIcon]="tree.isExpanded(node) ? 'fold' : 'unfold'" />
             </button>
@@ -63,7 +63,7 @@ const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
                 [attr.aria-label]="spelled(node.text) + ' as a programme'"
                 (click)="teach(node)"
               >
-                As a programme
+                Make a programme
               </button>
             }
           </kt-composed-row>
@@ -71,8 +71,8 @@ const placed = (node: FamilyNode, before: readonly string[] = []): Placed => {
       </mat-tree>
       @if (known.left.length > 0) {
         <p role="status">
-          No way leads to {{ known.left.join(' · ') }}: it sticks, is longer than twelve moves, or holds more than plain
-          moves.
+          No build-up for {{ known.left.join(' · ') }}: it doesn’t flow, is longer than twelve moves, or has more than
+          plain moves.
         </p>
       }
     }

@@ -9,9 +9,9 @@ export function keepInBook(): (text: string) => void {
   const [book, composer, notices] = [inject(BookService), inject(ComposeService), inject(NoticeService)];
   return (text) => {
     const id = freshId();
-    const note = `Wishes: ${composer.wishes()}`.slice(0, 1000);
+    const note = `Criteria: ${composer.wishes()}`.slice(0, 1000);
     void book
       .put({ id, name: '', text, tags: ['composed'], note })
-      .then(() => notices.undoable(`${text} is in the book`, () => book.remove(id)));
+      .then(() => notices.undoable(`${text} saved to your combinations`, () => book.remove(id)));
   };
 }

@@ -17,20 +17,20 @@ const mostRounds = 12;
   imports: [ComposedRow, MatButtonModule, MatIcon, MatProgressBar, NumberField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="soft">All of them meet the wishes above; that is their theme.</p>
+    <p class="soft">Every round matches the criteria above.</p>
     <div class="line fields">
       <kt-number-field label="Rounds" [value]="count()" [schema]="counts" (put)="count.set($event ?? 3)" />
       <kt-text-field
         class="cover"
-        label="Between them they have"
-        hint="Moves, families or heights, parted by commas: each once where that can be"
+        label="Together they must include"
+        hint="Moves, kinds of strike or heights, separated by commas; each once if possible"
         [value]="cover()"
         (put)="cover.set($event)"
       />
     </div>
     <div class="wait">
       @if (found.isLoading()) {
-        <mat-progress-bar mode="indeterminate" aria-label="Covering" />
+        <mat-progress-bar mode="indeterminate" aria-label="Searching" />
       }
     </div>
     @if (found.value(); as found) {
@@ -40,23 +40,23 @@ const mostRounds = 12;
         <div class="line">
           <p role="status">
             @if (found.left.length > 0) {
-              No round has {{ found.left.join(', ') }}: nothing that meets the wishes can have more.
+              {{ found.left.join(', ') }} could not be included: nothing that matches the criteria has room for it.
             } @else {
               {{
                 found.again === 0
-                  ? 'Everything is there exactly once.'
-                  : 'Everything is there, ' + found.again + ' again.'
+                  ? 'Everything is included exactly once.'
+                  : 'Everything is included, ' + found.again + ' more than once.'
               }}
             }
           </p>
           <button type="button" matButton class="push" (click)="seed.set(seed() + 1)">
-            <mat-icon svgIcon="repeat" />Others
+            <mat-icon svgIcon="repeat" />Show others
           </button>
           <button type="button" matButton="outlined" (click)="actions.rounds.press(found.rounds)">
             {{ actions.rounds.label }}
           </button>
         </div>
-        <ol aria-label="Rounds with a theme">
+        <ol aria-label="Themed rounds">
           @for (text of found.rounds; track $index) {
             <li><kt-composed-row [text]="text" [note]="'round ' + ($index + 1)" /></li>
           }

@@ -26,7 +26,7 @@ const shown = 8;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="line">
-      <h3>Beside {{ spelled(text()) }}</h3>
+      <h3>Variations of {{ spelled(text()) }}</h3>
       @if (before().length > 0) {
         <button type="button" matButton class="push" (click)="back()">
           <mat-icon svgIcon="undo" />Back to {{ spelled(before().at(-1) ?? '') }}
@@ -34,9 +34,9 @@ const shown = 8;
       }
       <button type="button" matButton [class.push]="before().length === 0" (click)="closed.emit()">Close</button>
     </div>
-    <p class="soft">Press the moves that stay; the others vary.</p>
+    <p class="soft">Click the moves to keep; the rest will vary.</p>
     <div class="line">
-      <mat-chip-listbox multiple aria-label="Moves that stay" [value]="locked()" (change)="locked.set($event.value)">
+      <mat-chip-listbox multiple aria-label="Moves to keep" [value]="locked()" (change)="locked.set($event.value)">
         @for (move of moves(); track $index) {
           <mat-chip-option class="figures" [value]="$index">{{ move }}</mat-chip-option>
         }
@@ -45,17 +45,17 @@ const shown = 8;
         Vary the rest
       </button>
     </div>
-    <h3>One edit away</h3>
+    <h3>One change away</h3>
     <div class="wait">
       @if (near.isLoading()) {
-        <mat-progress-bar mode="indeterminate" aria-label="Looking for neighbours" />
+        <mat-progress-bar mode="indeterminate" aria-label="Searching" />
       }
     </div>
     @if (near.value(); as all) {
       @if (all.length === 0) {
-        <p>Nothing beside it flows: mend what sticks first.</p>
+        <p>No variation flows: fix this combination first.</p>
       }
-      <ul aria-label="Neighbours">
+      <ul aria-label="Variations">
         @for (each of all.slice(0, many()); track each.text) {
           <li>
             <kt-composed-row [text]="each.text" [note]="edits[each.edit] + ', score ' + each.score">
@@ -65,7 +65,7 @@ const shown = 8;
                 [attr.aria-label]="'Step to ' + spelled(each.text)"
                 (click)="step(each.text)"
               >
-                Step there
+                Use this one
               </button>
             </kt-composed-row>
           </li>
@@ -77,7 +77,7 @@ const shown = 8;
     }
   `,
   styleUrl: './compose.scss',
-  host: { class: 'card stack', role: 'region', 'aria-label': 'Vary it' },
+  host: { class: 'card stack', role: 'region', 'aria-label': 'Variations' },
 })
 export class VaryPanel {
   /** The kept text that is looked at. */
@@ -90,7 +90,7 @@ export class VaryPanel {
   private readonly composer = inject(ComposeService);
   protected readonly spelled = (text: string): string => spell(text, this.composer.scheme());
   protected readonly edits = {
-    ...{ swap: 'a move swapped', insert: 'a move more', drop: 'a move less' },
+    ...{ swap: 'one move swapped', insert: 'one move added', drop: 'one move removed' },
     ...{ target: 'another height', side: 'the other side' },
   } as const;
 

@@ -5,27 +5,22 @@ import { ComposeService } from '../../services/compose.service';
 import { ChoiceField, type Choice } from '../fields/choice-field';
 import { ComposedRow } from './composed-row';
 
-/** From what they can to what is wanted: the shortest way between two combinations of the book, one edit at a time. */
+/** From to what is wanted: the shortest way between two combinations of the book, one edit at a time. */
 @Component({
   selector: 'kt-way-form',
   imports: [ChoiceField, ComposedRow, MatProgressBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (choices().length < 2) {
-      <p>The book has fewer than two combinations: write down what they can, and what you want.</p>
+      <p>Add at least two combinations first: one they can do and one you are working towards.</p>
     } @else {
       <div class="line">
-        <kt-choice-field
-          label="From what they can"
-          [value]="from() ?? ''"
-          [choices]="choices()"
-          (put)="from.set($event)"
-        />
-        <kt-choice-field label="To what I want" [value]="to() ?? ''" [choices]="choices()" (put)="to.set($event)" />
+        <kt-choice-field label="From" [value]="from() ?? ''" [choices]="choices()" (put)="from.set($event)" />
+        <kt-choice-field label="To" [value]="to() ?? ''" [choices]="choices()" (put)="to.set($event)" />
       </div>
       <div class="wait">
         @if (way.isLoading()) {
-          <mat-progress-bar mode="indeterminate" aria-label="Looking for a way" />
+          <mat-progress-bar mode="indeterminate" aria-label="Searching" />
         }
       </div>
       @if (way.value(); as found) {
@@ -33,9 +28,9 @@ import { ComposedRow } from './composed-row';
           <p class="wrong" role="status">{{ found.mend }}.</p>
         } @else {
           <p role="status">{{ says() }}</p>
-          <ol aria-label="Way">
+          <ol aria-label="Progression">
             @for (text of found.steps; track $index) {
-              <li><kt-composed-row [text]="text" [note]="$index === 0 ? 'from here' : 'step ' + $index" /></li>
+              <li><kt-composed-row [text]="text" [note]="$index === 0 ? 'start' : 'step ' + $index" /></li>
             }
           </ol>
         }
@@ -76,7 +71,7 @@ export class WayForm {
   protected readonly says = computed(() => {
     const steps = (this.way.value()?.steps.length ?? 1) - 1;
     return steps === 0
-      ? 'They are the same.'
-      : `${steps} ${steps === 1 ? 'step' : 'steps'}, each one edit; what lies between flows.`;
+      ? 'These are the same.'
+      : `${steps} ${steps === 1 ? 'step' : 'steps'}, one change each; every step flows.`;
   });
 }

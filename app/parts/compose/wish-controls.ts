@@ -13,8 +13,8 @@ const chips = [
   'without body',
   'answered',
   'heights head body',
-  'sides within 20 %',
-  '2 edits from the book',
+  'sides within 20%',
+  '2 changes from my combinations',
   'ends on 3',
 ] as const;
 
@@ -53,7 +53,7 @@ const choicesOf = (none: string, phrases: readonly string[]): readonly Choice<st
         />
       }
     </div>
-    <mat-chip-listbox multiple aria-label="Wishes one press away" [value]="pressed()" (change)="press($event.value)">
+    <mat-chip-listbox multiple aria-label="Common criteria" [value]="pressed()" (change)="press($event.value)">
       @for (phrase of chips; track phrase) {
         <mat-chip-option [value]="phrase">{{ phrase }}</mat-chip-option>
       }
@@ -99,7 +99,7 @@ export class WishControls {
       mine: /^teaches /,
       choices: [
         { value: '', name: 'any' },
-        ...taughtFaults.map(({ id, name }) => ({ value: `teaches ${id}`, name: `against: ${name}` })),
+        ...taughtFaults.map(({ id, name }) => ({ value: `teaches ${id}`, name: `fixes: ${name}` })),
       ],
     },
   ]);

@@ -32,19 +32,15 @@ function sayBounds({ least, most }: Bounds, per: number): string {
   const [low, high] = [least, most].map((bound) =>
     bound === undefined ? undefined : (bound / per).toLocaleString('en'),
   );
-  if (low !== undefined && high !== undefined) return `Write ${low} to ${high}`;
-  return low === undefined
-    ? high === undefined
-      ? 'Write a number'
-      : `Write at most ${high}`
-    : `Write at least ${low}`;
+  if (low !== undefined && high !== undefined) return `Enter ${low} to ${high}`;
+  return low === undefined ? (high === undefined ? 'Enter a number' : `Enter ${high} or less`) : `Enter ${low} or more`;
 }
 
 function sayIssue(schema: z.core.$ZodType, issue: z.core.$ZodIssue, per: number): string {
   if (issue.code === 'too_big' && issue.origin === 'string')
-    return `Write at most ${Number(issue.maximum).toLocaleString('en')} characters`;
-  if (issue.code === 'too_small' && issue.origin === 'string') return 'Write something';
-  if (issue.code === 'invalid_type' && issue.expected === 'int') return 'Write a whole number';
+    return `Use up to ${Number(issue.maximum).toLocaleString('en')} characters`;
+  if (issue.code === 'too_small' && issue.origin === 'string') return 'This can’t be empty';
+  if (issue.code === 'invalid_type' && issue.expected === 'int') return 'Enter a whole number';
   const numeric = issue.code === 'too_big' || issue.code === 'too_small' || issue.code === 'invalid_type';
   return numeric ? sayBounds(boundsOf(schema), per) : issue.message;
 }

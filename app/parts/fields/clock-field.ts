@@ -97,7 +97,7 @@ export class ClockField {
   private readonly button = viewChild('button', { read: ElementRef });
   protected readonly shown = computed(() => sayClock(this.ms()));
   protected readonly control = followingControl('', this.shown, ({ value }) =>
-    readClock(String(value ?? '')) === null ? { mend: 'Write m:ss, for example 1:30' } : null,
+    readClock(String(value ?? '')) === null ? { mend: 'Enter m:ss, for example 1:30' } : null,
   );
 
   protected unfold(): void {

@@ -60,7 +60,7 @@ class IsoDates extends NativeDateAdapter {
       />
       <mat-datepicker-toggle matIconSuffix [for]="picker" />
       <mat-datepicker #picker />
-      <mat-error>Write it as 2026-11-26</mat-error>
+      <mat-error>Enter a date such as 2026-11-26</mat-error>
     </mat-form-field>
   `,
   styles: `

@@ -18,15 +18,15 @@ describe('a schema as a validator', () => {
     expect(boundsOf(times)).toEqual({ least: 1, most: 99 });
     expect(mendOf(times, 99)).toBeUndefined();
     expect(mendOf(times, undefined)).toBeUndefined();
-    expect(mendOf(times, 100)).toBe('Write 1 to 99');
-    expect(mendOf(times, 2.5)).toBe('Write a whole number');
-    expect(mendOf(z.int().check(z.gte(0), z.lte(60_000)), 61_000, 1000)).toBe('Write 0 to 60');
-    expect(mendOf(z.number().check(z.gte(0.3)), 0)).toBe('Write at least 0.3');
+    expect(mendOf(times, 100)).toBe('Enter 1 to 99');
+    expect(mendOf(times, 2.5)).toBe('Enter a whole number');
+    expect(mendOf(z.int().check(z.gte(0), z.lte(60_000)), 61_000, 1000)).toBe('Enter 0 to 60');
+    expect(mendOf(z.number().check(z.gte(0.3)), 0)).toBe('Enter 0.3 or more');
   });
 
   it('counts characters', () => {
-    expect(mendOf(z.string().check(z.maxLength(400)), 'x'.repeat(401))).toBe('Write at most 400 characters');
-    expect(mendOf(z.string().check(z.minLength(1)), '')).toBe('Write something');
+    expect(mendOf(z.string().check(z.maxLength(400)), 'x'.repeat(401))).toBe('Use up to 400 characters');
+    expect(mendOf(z.string().check(z.minLength(1)), '')).toBe('This can’t be empty');
   });
 });
 
@@ -71,8 +71,8 @@ describe('fields of one value', () => {
     type(host, 'Words', 'far too long');
     type(host, 'Breath', '61');
     expect([at.words(), at.ms()]).toEqual(['one', 3000]);
-    expect(wrongAt(host, 'Words')).toBe('Write at most 5 characters');
-    expect(wrongAt(host, 'Breath')).toBe('Write 0 to 60');
+    expect(wrongAt(host, 'Words')).toBe('Use up to 5 characters');
+    expect(wrongAt(host, 'Breath')).toBe('Enter 0 to 60');
     at.words.set('new');
     await fixture.whenStable();
     expect(fieldOf(host, 'Words').value).toBe('far too long');

@@ -7,8 +7,8 @@ import { Hint } from '../hint';
   imports: [Hint],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<kt-hint name="figure"
-    >The figure shows the order and the shape of moves; it is no instructor. Learn form, contact and heavy work under a
-    licensed coach, warm up, and take elbows and knees not to full lock.</kt-hint
+    >The figure shows the order and shape of the moves; it is not an instructor. Learn technique, contact and heavy work
+    with a licensed coach. Warm up first, and don’t lock your elbows or knees.</kt-hint
   >`,
 })
 export class FigureCaution {}

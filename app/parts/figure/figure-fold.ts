@@ -11,7 +11,7 @@ import { FigurePlayer } from './figure-player';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button type="button" matButton="outlined" [attr.aria-expanded]="open()" (click)="toggle()">
-      <mat-icon svgIcon="figure" />{{ open() ? 'Put the figure away' : 'Show as figure' }}
+      <mat-icon svgIcon="figure" />{{ open() ? 'Hide figure' : 'Show figure' }}
     </button>
     @if (open()) {
       @defer {
@@ -23,9 +23,9 @@ import { FigurePlayer } from './figure-player';
           [chosen]="chosen()"
         />
       } @placeholder {
-        <p class="soft">Getting the figure ready …</p>
+        <p class="soft">Loading the figure…</p>
       } @error {
-        <p class="wrong">The figure could not be loaded: see whether the server runs, then press again.</p>
+        <p class="wrong">The figure could not be loaded: check that the server is running, then try again.</p>
       }
     }
   `,

@@ -36,29 +36,29 @@ describe('the player of the figure', () => {
     expect(host.querySelector('.picture')?.getAttribute('aria-label')).toBe(
       'The figure shows, orthodox: jab, cross, lead hook to the body.',
     );
-    expect(host.textContent).toContain('it is no instructor');
+    expect(host.textContent).toContain('it is not an instructor');
   });
 
   it('is held at each telling moment in turn, from the last back to the first', async () => {
     const { host, at, fixture } = await opened('1 2', 0);
     // The jab lands at 0.15 s, the cross at 0.30 + 0.15 (trade page, section 4; half of its length).
     expect(at()).toBe(150);
-    host.querySelector<HTMLElement>('[aria-label="One move on"]')?.click();
+    host.querySelector<HTMLElement>('[aria-label="Next move"]')?.click();
     expect(at()).toBe(450);
-    host.querySelector<HTMLElement>('[aria-label="One move on"]')?.click();
+    host.querySelector<HTMLElement>('[aria-label="Next move"]')?.click();
     expect(at()).toBe(150);
-    host.querySelector<HTMLElement>('[aria-label="One move back"]')?.click();
+    host.querySelector<HTMLElement>('[aria-label="Previous move"]')?.click();
     expect(at()).toBe(450);
     await fixture.whenStable();
-    expect(host.textContent).toContain('Play the figure');
+    expect(host.textContent).toContain('Play');
   });
 
   it('goes to and fro over one seam when it is told to, and through everything again', async () => {
     const { host, at, fixture } = await opened('1 2 3', 1);
     expect(at()).toBe(450);
-    press(host, 'Loop this seam');
+    press(host, 'Repeat this transition');
     await fixture.whenStable();
-    expect(host.textContent).toContain('Whole again');
+    expect(host.textContent).toContain('Play it all');
     const seen: number[] = [];
     for (let look = 0; look < 30; look += 1) {
       await new Promise((done) => requestAnimationFrame(done));
@@ -67,9 +67,9 @@ describe('the player of the figure', () => {
     // From a little before the cross lands to a little after the hook does.
     expect(Math.min(...seen)).toBeGreaterThanOrEqual(250);
     expect(Math.max(...seen)).toBeLessThanOrEqual(450 + 330 + 200);
-    press(host, 'Whole again');
+    press(host, 'Play it all');
     await fixture.whenStable();
-    expect(host.textContent).toContain('Loop this seam');
+    expect(host.textContent).toContain('Repeat this transition');
   });
 
   it('draws something, and something else at another moment and from another side', async () => {
@@ -82,7 +82,7 @@ describe('the player of the figure', () => {
     };
     const jab = await picture();
     expect(canvas.width).toBeGreaterThan(100);
-    host.querySelector<HTMLElement>('[aria-label="One move on"]')?.click();
+    host.querySelector<HTMLElement>('[aria-label="Next move"]')?.click();
     const kick = await picture();
     expect(kick).not.toBe(jab);
     (fixture.componentInstance as unknown as { turn: (degrees: number) => void }).turn(90);

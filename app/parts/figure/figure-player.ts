@@ -53,10 +53,10 @@ import { viewChoices } from './view-choices';
 const breathMs = 1600;
 /** How fast time goes: as it is done, down to a tenth. */
 const speeds = [
-  { value: 1, name: 'at pace' },
-  { value: 0.5, name: 'half as fast' },
-  { value: 0.25, name: 'a quarter' },
-  { value: 0.1, name: 'a tenth' },
+  { value: 1, name: 'full speed' },
+  { value: 0.5, name: 'half speed' },
+  { value: 0.25, name: 'quarter speed' },
+  { value: 0.1, name: 'one-tenth speed' },
 ] as const;
 const turnBy = 15;
 
@@ -151,23 +151,23 @@ export class FigurePlayer {
     });
     const here = (event: KeyboardEvent): boolean => event.target instanceof Node && this.host.contains(event.target);
     inject(KeysService).use('Figure', [
-      { keys: ['k'], does: 'plays the figure, or holds it', repeats: false, press: () => this.toggle(), when: here },
+      { keys: ['k'], does: 'Play or pause the figure', repeats: false, press: () => this.toggle(), when: here },
       {
         keys: ['ArrowLeft'],
-        does: 'turns the figure to the left',
+        does: 'Turn the figure left',
         repeats: true,
         press: () => this.turn(-turnBy),
         when: here,
       },
       {
         keys: ['ArrowRight'],
-        does: 'turns the figure to the right',
+        does: 'Turn the figure right',
         repeats: true,
         press: () => this.turn(turnBy),
         when: here,
       },
-      { keys: [','], does: 'one move of the figure back', repeats: true, press: () => this.step(-1), when: here },
-      { keys: ['.'], does: 'one move of the figure on', repeats: true, press: () => this.step(1), when: here },
+      { keys: [','], does: 'Figure: previous move', repeats: true, press: () => this.step(-1), when: here },
+      { keys: ['.'], does: 'Figure: next move', repeats: true, press: () => this.step(1), when: here },
     ]);
   }
 

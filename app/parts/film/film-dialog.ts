@@ -26,9 +26,9 @@ import { viewChoices } from '../figure/view-choices';
 
 type Shape = 'wide' | 'tall' | 'square';
 const shapes: readonly Choice<Shape>[] = [
-  { value: 'wide', name: '16:9, lying' },
-  { value: 'tall', name: '9:16, standing' },
-  { value: 'square', name: '1:1, square' },
+  { value: 'wide', name: '16:9 landscape' },
+  { value: 'tall', name: '9:16 portrait' },
+  { value: 'square', name: '1:1 square' },
 ];
 const sizes: readonly Choice<720 | 1080>[] = [
   { value: 720, name: '720p' },
@@ -39,13 +39,13 @@ const looks: readonly Choice<'light' | 'dark'>[] = [
   { value: 'dark', name: 'dark' },
 ];
 const shows: readonly Choice<'both' | 'staff'>[] = [
-  { value: 'both', name: 'figure and staff' },
-  { value: 'staff', name: 'staff alone' },
+  { value: 'both', name: 'figure and diagram' },
+  { value: 'staff', name: 'diagram only' },
 ];
 const kindNames: Readonly<Record<FilmKind, string>> = {
   'webm-vp9': 'WebM (VP9)',
-  'webm-vp8': 'WebM (VP8, quicker)',
-  'mp4-h264': 'MP4 (H.264; its sound is Opus, which some players leave silent)',
+  'webm-vp8': 'WebM (VP8, faster to make)',
+  'mp4-h264': 'MP4 (H.264 with Opus sound, which some players cannot play)',
 };
 
 /** What stands on a title card beside the title. */
@@ -156,7 +156,7 @@ export class FilmDialog {
       this.picture.set(await createImageBitmap(file));
       this.wrong.set('');
     } catch {
-      this.wrong.set('This is no picture that can be read: choose a PNG or a JPEG.');
+      this.wrong.set('This image cannot be read: choose a PNG or JPEG.');
     }
   }
 
@@ -166,10 +166,10 @@ export class FilmDialog {
     this.told.set('');
     try {
       const made = await this.films.make(this.sheet, this.chosen(), (share) => this.share.set(share));
-      this.told.set(made ? 'The film is saved.' : 'No film was made.');
+      this.told.set(made ? 'Video saved.' : 'No video was made.');
     } catch (reason) {
       this.told.set(
-        `The film broke off: ${reason instanceof Error ? reason.message : 'the encoder failed'}. Try another kind of file, or a smaller size.`,
+        `The video could not be finished: ${reason instanceof Error ? reason.message : 'this browser could not encode it'}. Try another format or a smaller size.`,
       );
     } finally {
       this.share.set(null);

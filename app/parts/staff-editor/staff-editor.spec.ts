@@ -34,7 +34,7 @@ describe('placing moves on the staff', () => {
       '1: jab',
       '2: 2 times: cross, lead hook; end of repeat',
       '3: rear roll',
-      '4: any 2, left to the athlete',
+      '4: any 2, athlete’s choice',
     ]);
   });
 
@@ -73,7 +73,7 @@ describe('placing moves on the staff', () => {
 
   it('puts offered moves in after the chosen one, and begins an empty one', async () => {
     const { host, now, fixture } = await setUp('1 2');
-    const offer = (name: string) => host.querySelector<HTMLElement>(`[aria-label="Put in ${name}"]`)?.click();
+    const offer = (name: string) => host.querySelector<HTMLElement>(`[aria-label="Insert ${name}"]`)?.click();
     offer('rear roll');
     await fixture.whenStable();
     expect(now()).toBe('1 ro 2');
@@ -83,13 +83,13 @@ describe('placing moves on the staff', () => {
     expect(now()).toBe('3');
   });
 
-  it('offers steps to either side, holds and what is left to the athlete', async () => {
+  it('offers steps to either side, holds and what is the athlete’s choice', async () => {
     const { host, now, fixture } = await setUp('1');
     for (const name of [
       'angle out to the lead side',
       'post',
-      'any 1!, left to the athlete',
-      'any 1 defences, left to the athlete',
+      'any 1!, athlete’s choice',
+      'any 1 defences, athlete’s choice',
     ]) {
       const [button] = [...host.querySelectorAll<HTMLElement>('.offer')].filter((each) =>
         each.getAttribute('aria-label')?.endsWith(name),
@@ -104,6 +104,6 @@ describe('placing moves on the staff', () => {
     const { host, boxes, fixture } = await setUp('1 2 4');
     boxes()[1]?.dispatchEvent(new FocusEvent('focus'));
     await fixture.whenStable();
-    expect(host.querySelector('p.seam')?.textContent).toContain('the rear side has not reloaded (reload)');
+    expect(host.querySelector('p.seam')?.textContent).toContain('the rear side has not reloaded');
   });
 });

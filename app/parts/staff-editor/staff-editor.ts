@@ -134,9 +134,7 @@ export class StaffEditor {
     const [turn] = studyOf(combination, 'orthodox').turns;
     const last = turn?.walk.steps.findLastIndex(({ step }) => step.path[0] === this.at()) ?? -1;
     const seam = turn?.seams[last];
-    return seam
-      ? `${seam.loop ? 'Back to the beginning' : `After ${this.at() + 1}`}: ${seam.reason} (${seam.verdict}).`
-      : '';
+    return seam ? `${seam.loop ? 'On repeat' : `After ${this.at() + 1}`}: ${seam.reason}.` : '';
   });
 
   protected label(each: Move | Slot): string {

@@ -74,6 +74,6 @@ export class StageFigure {
   });
   protected readonly words = computed(() => {
     const { combination, words } = this.leaf();
-    return `The figure shows: ${combination ? describeCombination(combination) : (words ?? 'the touches')}`;
+    return `The figure shows: ${combination ? describeCombination(combination) : (words ?? 'the rhythm')}`;
   });
 }

@@ -4,8 +4,8 @@ import type { Phase } from '../../../core/index';
 export const standings: Readonly<Record<Phase, string | null>> = {
   running: null,
   paused: 'Paused',
-  held: 'Held',
+  held: 'On hold',
   stopped: 'Stopped',
-  break: 'Open',
-  over: 'Done',
+  break: 'Open rest',
+  over: 'Finished',
 };

@@ -3,9 +3,9 @@ import type { Choice } from '../fields/choice-field';
 
 const names: Readonly<Record<WallView, string>> = {
   everything: 'everything',
-  lane: 'one lane',
+  lane: 'one station',
   clock: 'the clock',
-  board: 'who is on what',
+  board: 'rotation',
 };
 
 /** Something that a wall may show of a session. */
@@ -33,14 +33,14 @@ export function choiceOf(choices: readonly WallChoice[], { view, lane }: Omit<Sh
 
 /** How light a room is: dark, or in daylight. */
 export const looks: readonly Choice<Settings['look']>[] = [
-  { value: 'system', name: 'as the device' },
+  { value: 'system', name: 'same as device' },
   { value: 'dark', name: 'dark' },
   { value: 'light', name: 'daylight' },
 ];
 
 /** What shows a combination while it is done. */
 export const shownByChoices: readonly Choice<Settings['shownBy']>[] = [
-  { value: 'staff', name: 'by the staff' },
-  { value: 'figure', name: 'by the figure' },
-  { value: 'both', name: 'by both' },
+  { value: 'staff', name: 'as a diagram' },
+  { value: 'figure', name: 'as a figure' },
+  { value: 'both', name: 'both' },
 ];

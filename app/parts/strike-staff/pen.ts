@@ -137,7 +137,7 @@ export class Pen {
     this.glyphs.push({
       ...base,
       x: this.x,
-      title: slot ? `left to the athlete: ${label}` : 'all left to the athlete',
+      title: slot ? `athlete’s choice: ${label}` : 'freestyle: athlete’s choice',
       isNew: this.fresh.has(key),
     });
     this.advance(width, path);

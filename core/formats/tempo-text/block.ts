@@ -7,9 +7,9 @@ import { knowsAny } from './body';
 import { fault, rest, skipSpace, take, takeQuoted, type Scan } from './line';
 import { lengthPattern, pieceFrom, takeOption, type Options } from './piece';
 
-const blockWord = /(warm[- ]?up|cool[- ]?down|conditioning|show|round|rest|core)(?![a-z0-9-])/;
+const blockWord = /(warm[- ]?up|cool[- ]?down|conditioning|show|demo(?!\s*:)|round|rest|core)(?![a-z0-9-])/;
 
-/** Takes the word that begins a block: `round`, `warm-up`, also `warm up`. */
+/** Takes the word that begins a block: `round`, `warm-up`, also `warm up`, and `demo` for `show`. */
 export function takeBlockKind(scan: Scan): BlockKind | null {
   const found = take(scan, blockWord);
   if (!found) return null;
@@ -17,7 +17,13 @@ export function takeBlockKind(scan: Scan): BlockKind | null {
     .trim()
     .toLowerCase()
     .replace(/[\s,]+$/, '');
-  const name = word.startsWith('warm') ? 'warm-up' : word.startsWith('cool') ? 'cool-down' : word;
+  const name = word.startsWith('warm')
+    ? 'warm-up'
+    : word.startsWith('cool')
+      ? 'cool-down'
+      : word === 'demo'
+        ? 'show'
+        : word;
   return blockKinds.find((kind) => kind === name) ?? null;
 }
 

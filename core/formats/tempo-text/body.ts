@@ -53,7 +53,7 @@ export function keepLanes(lanes: Tail['lanes'], meanings: Meanings): { lanes?: {
 
 const tails: readonly { readonly pattern: RegExp; readonly read: (value: string) => Tail | null }[] = [
   {
-    pattern: /(?:^|\s)lane\s+((?:"(?:\\.|[^"\\])*"|[a-z-]+)\s+(?:"(?:\\.|[^"\\])*"|“[^”]*”))\s*$/i,
+    pattern: /(?:^|\s)(?:lane|station)\s+((?:"(?:\\.|[^"\\])*"|[a-z-]+)\s+(?:"(?:\\.|[^"\\])*"|“[^”]*”))\s*$/i,
     read: readLaneTail,
   },
   {

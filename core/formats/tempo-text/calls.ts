@@ -59,7 +59,7 @@ function readPhrase(scan: Scan, head: CallHead): void {
   const full = takeQuoted(scan);
   const short = take(scan, /\//) ? takeQuoted(scan) : null;
   if (!key || !full || full.length > 400 || (short?.length ?? 1) > 400 || short === '' || !ended(scan)) {
-    refuse(scan, at, 'this wording could not be read', 'write phrase: switch stance "Change over" / "Change"');
+    refuse(scan, at, 'this wording could not be read', 'write phrase: switch stance "Switch now" / "Switch"');
     return;
   }
   reword(head, (before) => ({

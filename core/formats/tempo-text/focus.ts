@@ -11,7 +11,7 @@ import { fault, quote, rest, skipSpace, take, takeQuoted, type Scan, type TextFa
 import { lengthPattern } from './piece';
 
 const keyword = /(?:on|bag|level|every|only)(?![a-z0-9-])/;
-const example = 'write focus: "Chin down" on 2 3b bag heavy level beginner every 0:45 only';
+const example = 'write cue: "Chin down" on 2 3b bag heavy level beginner every 0:45 only';
 
 interface Found {
   readonly moves: string[];
@@ -127,7 +127,7 @@ function takeEvery(scan: Scan, found: Found): boolean {
   return false;
 }
 
-/** Reads a focus line behind `focus:`; null where it cannot be read, which is a fault. */
+/** Reads a focus line behind `cue:` or the older `focus:`; null where it cannot be read, which is a fault. */
 export function readFocusLine(scan: Scan, meanings: Meanings, ownBags: readonly string[]): TechniqueFocus | null {
   const at = scan.at;
   skipSpace(scan);

@@ -157,14 +157,14 @@ function readKnown(scan: Scan, head: Head, key: string): void {
 /** Reads one line of the head: a known key, with or without its colon, or any other `key: value`, which is kept. */
 export function readHeadLine(scan: Scan, head: Head): boolean {
   if (readLaneLine(scan, head) || readCallLine(scan, head) || readSchoolHead(scan, head)) return true;
-  if (take(scan, /focus\s*:/)) {
+  if (take(scan, /(?:focus|cue)\s*:/)) {
     const meanings = { scheme: schemeOrSix(head.numbers), parts: head.named };
     const focus = readFocusLine(
       scan,
       meanings,
       (head.ownBags ?? []).map(({ name }) => name),
     );
-    if (focus && hasRoom(scan, head.focuses ?? [], sheetLimits.focuses, 'a sheet', 'reminders'))
+    if (focus && hasRoom(scan, head.focuses ?? [], sheetLimits.focuses, 'a sheet', 'cues'))
       head.focuses = [...(head.focuses ?? []), focus];
     return true;
   }
@@ -178,7 +178,7 @@ export function readHeadLine(scan: Scan, head: Head): boolean {
   const [, key = '', value = ''] = other;
   if (!hasRoom(scan, head.head, sheetLimits.headLines, 'a head', 'lines that are not known')) return true;
   head.head.push({ key, value: value.trim().slice(0, 400) });
-  fault(scan, scan.at, key, `"${key}" is not a line we know; it is kept as it is`, 'leave it or remove it', {
+  fault(scan, scan.at, key, `"${key}" is not a line we know; it is kept as it is`, 'keep it or remove it', {
     level: 'note',
   });
   return true;

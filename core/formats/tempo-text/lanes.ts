@@ -36,7 +36,7 @@ function readLane(scan: Scan, head: LaneHead): void {
   const access = take(scan, /all round|three quarters|half|quarter/);
   const low = take(scan, /no low kicks/);
   if (!bag || !places || Number(places[1]) > 200 || rest(scan).trim() !== '') {
-    refuse(scan, at, 'this station could not be read', 'write lane: heavy, 2 places, half, no low kicks');
+    refuse(scan, at, 'this station could not be read', 'write station: heavy, 2 places, half, no low kicks');
     return;
   }
   if (head.lanes?.some((lane) => lane.bag.toLowerCase() === bag.toLowerCase())) {
@@ -93,11 +93,11 @@ function readOwnBag(scan: Scan, head: LaneHead): void {
   head.ownBags = [...(head.ownBags ?? []), read.data];
 }
 
-/** Reads `lane: …`, `own bag: …` or `lane change: 0:20`; false where the line is none of them. */
+/** Reads `station: …`, `own bag: …` or `station change: 0:20`, also the older word `lane`; false where the line is none of them. */
 export function readLaneLine(scan: Scan, head: LaneHead): boolean {
-  const found = take(scan, /(lane change|lane|own bag|groups)\s*:/);
+  const found = take(scan, /((?:lane|station) change|lane|station|own bag|groups)\s*:/);
   if (!found) return false;
-  const key = (found[1] ?? '').toLowerCase();
+  const key = (found[1] ?? '').toLowerCase().replace('station', 'lane');
   if (key === 'lane') readLane(scan, head);
   else if (key === 'own bag') readOwnBag(scan, head);
   else if (key === 'groups') {
@@ -106,7 +106,8 @@ export function readLaneLine(scan: Scan, head: LaneHead): boolean {
     else head.groups = count;
   } else {
     const ms = readTime(rest(scan).trim());
-    if (ms === null || ms > 600_000) refuse(scan, scan.at, 'this is not a time to rotate', 'write lane change: 0:20');
+    if (ms === null || ms > 600_000)
+      refuse(scan, scan.at, 'this is not a time to rotate', 'write station change: 0:20');
     else head.changeOverMs = ms;
   }
   return true;

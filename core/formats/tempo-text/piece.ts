@@ -107,6 +107,20 @@ export function pieceFrom(
   const timed = { id, ms, effort, ...(focus ? { focus } : {}), ...(stance ? { stance } : {}) };
   const bare = text.replace(/^\s*:/, '').trim();
   if (/^own[ -]time$/i.test(bare)) return { kind: 'own-time', ...timed };
+  if (options.copies === undefined && /^free[ -]work$/i.test(bare)) {
+    fault(
+      scan,
+      at,
+      bare,
+      'this is read as free work: anything built so far',
+      'put it in quotes if you mean the words',
+      {
+        level: 'note',
+        pieceId: id,
+      },
+    );
+    return { kind: 'own-time', ...timed };
+  }
   if (/^switch stance$/i.test(bare)) return { kind: 'change-over', ...timed };
   if (/^pause$/i.test(bare)) return { kind: 'pause', ...timed };
   if (isRhythm(bare)) {

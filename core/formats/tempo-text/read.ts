@@ -101,10 +101,10 @@ function readInner(reading: Reading, scan: Scan): void {
     readSay(scan, block);
     return;
   }
-  if (take(scan, /focus\s*:/)) {
+  if (take(scan, /(?:focus|cue)\s*:/)) {
     const own = (reading.head.ownBags ?? []).map(({ name }) => name);
     const focus = readFocusLine(scan, meaningsOf(reading), own);
-    if (focus && hasRoom(scan, block.focuses, sheetLimits.focuses, 'a block', 'reminders')) block.focuses.push(focus);
+    if (focus && hasRoom(scan, block.focuses, sheetLimits.focuses, 'a block', 'cues')) block.focuses.push(focus);
     return;
   }
   let next = block.pieces.length;

@@ -97,12 +97,12 @@ function readGloves(scan: Scan, head: SchoolHead): void {
   else head.gloves = { onMs, offMs };
 }
 
-/** Reads `schools: …`, `ball: …` or `gloves: …`; false where the line is none of them. */
+/** Reads `conventions: …` (also the older word `schools`), `ball: …` or `gloves: …`; false where the line is none of them. */
 export function readSchoolHead(scan: Scan, head: SchoolHead): boolean {
-  const found = take(scan, /(schools|ball|gloves)\s*:/);
+  const found = take(scan, /(schools|conventions|ball|gloves)\s*:/);
   if (!found) return false;
   const key = (found[1] ?? '').toLowerCase();
-  if (key === 'schools') readSchoolLine(scan, head);
+  if (key === 'schools' || key === 'conventions') readSchoolLine(scan, head);
   else if (key === 'ball') readBall(scan, head);
   else readGloves(scan, head);
   return true;

@@ -1,0 +1,3 @@
+import type { Rule } from 'eslint';
+
+export const plainWords: Rule.RuleModule;
