@@ -26,17 +26,6 @@ async function coachOf(page: Page): Promise<{ readonly code: string; readonly re
   return { code: code.slice('Code: '.length), remote };
 }
 
-/** Starts a run and goes on to the first piece of a kind of block, where it looks on for some seconds. */
-async function runTo(page: Page, heading: RegExp, seconds: number): Promise<void> {
-  await page.getByRole('button', { name: 'Start' }).click();
-  await page.locator('kt-stage').waitFor();
-  for (let step = 0; step < 40; step += 1) {
-    await page.keyboard.press('ArrowRight');
-    if (heading.test((await page.getByRole('heading', { level: 1 }).textContent()) ?? '')) break;
-  }
-  await page.waitForTimeout(seconds * 1000);
-}
-
 /** A wall of the coach's run, and what it shows. */
 async function wallOf(page: Page, shows?: RegExp): Promise<void> {
   const { code } = await coachOf(page);
@@ -82,7 +71,7 @@ const pictures: readonly Picture[] = [
       await page.getByRole('menuitem', { name: 'Video' }).click();
       await page.getByRole('combobox', { name: 'Part' }).click();
       await page.getByRole('option', { name: /^Round 2/ }).click();
-      await page.getByRole('slider', { name: 'Moment' }).fill('31000');
+      await page.getByRole('slider', { name: 'Preview position' }).fill('31000');
       await page.waitForTimeout(1500);
     },
   },
@@ -161,7 +150,16 @@ const pictures: readonly Picture[] = [
       await page.getByRole('listbox', { name: 'Possible next moves' }).getByRole('option').first().waitFor();
     },
   },
-  { name: 'run-show', path: '/run/demo-first-watch', prepare: (page) => runTo(page, /^(Show|Watch)/, 6) },
+  {
+    name: 'search',
+    path: '/sheets/demo-first-watch',
+    prepare: async (page) => {
+      await page.locator('[data-row]').first().waitFor();
+      await page.keyboard.press('Control+k');
+      await page.getByRole('option', { name: /Tower/ }).first().waitFor();
+      await page.getByRole('combobox', { name: /^Search/ }).fill('run');
+    },
+  },
   {
     name: 'wall',
     path: '/wall',
@@ -169,7 +167,7 @@ const pictures: readonly Picture[] = [
     size: wallSize,
     prepare: (page) => wallOf(page),
   },
-  { name: 'wall-lane', path: '/wall', size: wallSize, prepare: (page) => wallOf(page, /^one lane/) },
+  { name: 'wall-lane', path: '/wall', size: wallSize, prepare: (page) => wallOf(page, /^one station/) },
   {
     name: 'remote',
     path: '/remote',

@@ -12,6 +12,9 @@ import { RouterLink } from '@angular/router';
     <a matIconButton [routerLink]="['/help', page()]" aria-label="Help with this page"><mat-icon svgIcon="help" /></a>
   `,
   styles: `
+    :host {
+      display: inline-flex;
+    }
     @media print {
       :host {
         display: none;

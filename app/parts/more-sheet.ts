@@ -18,13 +18,15 @@ import { destinations } from '../destinations';
         >
       }
       <a mat-list-item routerLink="/help" (click)="sheet.dismiss()"><mat-icon matListItemIcon svgIcon="help" />Help</a>
+    </mat-nav-list>
+    <mat-action-list>
       <button mat-list-item type="button" (click)="sheet.dismiss('search')">
         <mat-icon matListItemIcon svgIcon="find" />Search
       </button>
       <button mat-list-item type="button" (click)="sheet.dismiss('shortcuts')">
         <mat-icon matListItemIcon svgIcon="keys" />Shortcuts
       </button>
-    </mat-nav-list>
+    </mat-action-list>
   `,
 })
 export class MoreSheet {

@@ -58,7 +58,7 @@ describe('a list of changes', () => {
     ]);
     expect(
       listChanges(sheetOf('round 3:00'), sheetOf('round 3:00 learn then mirror', '  1:00 own time', 'cool-down 2:00')),
-    ).toEqual(['Round 1: now learn, then mirror', 'Round 1: own time added', 'Cool-down added, 2:00']);
+    ).toEqual(['Round 1: now learn, then mirror', 'Round 1: free work added', 'Cool-down added, 2:00']);
   });
 
   describe('of what was moved', () => {

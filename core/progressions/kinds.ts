@@ -16,3 +16,10 @@ export type BuildKind = (typeof buildKinds)[number];
 export const drillKinds = ['count', 'direction', 'go'] as const;
 /** A trained reaction: so many punches at a number, a step and punches at a direction, fast punches at a word. */
 export type DrillKind = (typeof drillKinds)[number];
+
+/** Call drills as they are shown. */
+export const drillNames: Readonly<Record<DrillKind, string>> = {
+  count: 'number drill',
+  direction: 'direction drill',
+  go: 'go drill',
+};

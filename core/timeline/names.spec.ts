@@ -25,7 +25,7 @@ describe('the names of a session', () => {
     const kinds = ['warm-up', 'show', 'round', 'rest', 'conditioning', 'core', 'cool-down'] as const;
     expect(kinds.map((block) => blockName({ block, round: null, title: null }))).toEqual([
       'Warm-up',
-      'Show',
+      'Demo',
       'Round',
       'Rest',
       'Conditioning',
@@ -61,7 +61,7 @@ describe('the names of a session', () => {
     const details = leaves.map(leafDetail);
     expect(details.slice(0, 3)).toEqual(['stage 1 of 3', 'stage 2 of 3', 'stage 3 of 3']);
     expect(leaves.map(leafName)[0]).toBe('Round 1 · Hands · stage 1 of 3');
-    expect(details).toContain('own time');
+    expect(details).toContain('free work');
     expect(details).toContain('pause, next: dead bug');
     expect(details).toContain('plank');
     // A combination without words of its own needs none; its block says it all.
@@ -76,7 +76,7 @@ describe('the names of a session', () => {
     const plain: Leaf = { ...leaf, stage: null, words: null, drill: null, row: [] };
     const drill = { ...usualDrill, kind: 'count' as const, ms: 30_000 };
     expect(leafDetail({ ...plain, doing: 'change-over' })).toBe('switch stance');
-    expect(leafDetail({ ...plain, doing: 'calls', drill })).toBe('count drill');
+    expect(leafDetail({ ...plain, doing: 'calls', drill })).toBe('number drill');
     expect(leafDetail({ ...plain, doing: 'calls' })).toBe('calls');
     expect(leafDetail({ ...plain, doing: 'rhythm', row: [3, 3, 1] })).toBe('rhythm 3, 3, 1');
     expect(leafDetail({ ...plain, doing: 'pause' })).toBe('pause');
@@ -84,7 +84,7 @@ describe('the names of a session', () => {
     expect(leafDetail({ ...plain, doing: 'unplanned' })).toBe('unplanned');
     expect(leafDetail({ ...plain, doing: 'words', words: 'Shake out' })).toBe('Shake out');
     expect(leafDetail({ ...plain, doing: 'combination', words: 'hands' })).toBe('hands');
-    expect(leafDetail({ ...plain, doing: 'own-time', words: 'hands' })).toBe('own time');
+    expect(leafDetail({ ...plain, doing: 'own-time', words: 'hands' })).toBe('free work');
     expect(leafDetail({ ...plain, doing: 'free', words: 'hands' })).toBeNull();
   });
 });
@@ -103,16 +103,16 @@ describe('a piece in a line', () => {
   it('is what is done where it is no combination', () => {
     expect(name({ ...timing, kind: 'words', words: 'Shake out' })).toBe('Shake out');
     expect(name({ ...timing, kind: 'words', words: '' })).toBe('free');
-    expect(name({ ...timing, kind: 'own-time' })).toBe('own time');
+    expect(name({ ...timing, kind: 'own-time' })).toBe('free work');
     expect(name({ ...timing, kind: 'change-over' })).toBe('switch stance');
     expect(name({ ...timing, kind: 'pause' })).toBe('pause');
   });
 
   it('says how many punches a drill calls', () => {
     const calls = { ...timing, kind: 'calls' } as const;
-    expect(name({ ...calls, drill: 'count', least: 2, most: 6 })).toBe('count calls, 2–6 punches');
-    expect(name({ ...calls, drill: 'go', least: 3, most: 3 })).toBe('go calls, 3 punches');
-    expect(name({ ...calls, drill: 'direction', least: 1, most: 1 })).toBe('direction calls, 1 punch');
+    expect(name({ ...calls, drill: 'count', least: 2, most: 6 })).toBe('number drill, 2–6 punches');
+    expect(name({ ...calls, drill: 'go', least: 3, most: 3 })).toBe('go drill, 3 punches');
+    expect(name({ ...calls, drill: 'direction', least: 1, most: 1 })).toBe('direction drill, 1 punch');
   });
 
   it('says a rhythm’s row, and hand, elbow and growth where they are not the usual ones', () => {

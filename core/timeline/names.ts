@@ -1,7 +1,8 @@
 import type { BlockKind } from '../sheet/schema';
+import { drillNames } from '../progressions/kinds';
 import type { Leaf } from './leaf';
 
-/** Blocks as they are called. */
+/** Blocks as they are called; the words are recorded. */
 export const blockWords: Readonly<Record<BlockKind, string>> = {
   'warm-up': 'Warm-up',
   show: 'Show',
@@ -12,12 +13,15 @@ export const blockWords: Readonly<Record<BlockKind, string>> = {
   'cool-down': 'Cool-down',
 };
 
+/** Blocks as they are shown. */
+const shownBlocks: Readonly<Record<BlockKind, string>> = { ...blockWords, show: 'Demo' };
+
 /** What a block's name is made of; a leaf has it, and so has a block with its round. */
 export type Named = Pick<Leaf, 'block' | 'round' | 'title'>;
 
 /** `Round 3`, `Warm-up` */
 export function plainName({ block, round }: Named): string {
-  return round === null ? blockWords[block] : `Round ${round}`;
+  return round === null ? shownBlocks[block] : `Round ${round}`;
 }
 
 /** A block's name as it is shown. `Round 3 · Four and then six`, `Warm-up` */
@@ -25,16 +29,16 @@ export function blockName(named: Named): string {
   return named.title ? `${plainName(named)} · ${named.title}` : plainName(named);
 }
 
-/** What a leaf is within its block, in the fewest words; null where the block says it all. `stage 2 of 6`, `own time` */
+/** What a leaf is within its block, in the fewest words; null where the block says it all. `stage 2 of 6`, `free work` */
 export function leafDetail({ doing, stage, drill, row, words }: Leaf): string | null {
   if (stage) return `stage ${stage.number} of ${stage.of}`;
   switch (doing) {
     case 'own-time':
-      return 'own time';
+      return 'free work';
     case 'change-over':
       return 'switch stance';
     case 'calls':
-      return drill ? `${drill.kind} drill` : 'calls';
+      return drill ? drillNames[drill.kind] : 'calls';
     case 'rhythm':
       return `rhythm ${row.join(', ')}`;
     case 'pause':

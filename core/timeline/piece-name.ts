@@ -1,5 +1,5 @@
 import type { Scheme } from '../moves/scheme';
-import type { BuildKind } from '../progressions/kinds';
+import { drillNames, type BuildKind } from '../progressions/kinds';
 import type { Piece, PieceOf } from '../sheet/schema';
 import { goalTexts } from './stages';
 import { spell } from '../notation/stored';
@@ -40,7 +40,7 @@ export function goalsName(build: PieceOf<'build'>, scheme: Scheme): string {
     .join(', then ');
 }
 
-/** A piece in a line. `ladder to 1 2 3b`, `count calls, 2–6 punches`, `own time` */
+/** A piece in a line. `ladder to 1 2 3b`, `number drill, 2–6 punches`, `free work` */
 export function pieceName(piece: Piece, scheme: Scheme): string {
   switch (piece.kind) {
     case 'combination':
@@ -48,7 +48,7 @@ export function pieceName(piece: Piece, scheme: Scheme): string {
     case 'words':
       return piece.words || 'free';
     case 'own-time':
-      return 'own time';
+      return 'free work';
     case 'change-over':
       return 'switch stance';
     case 'pause':
@@ -56,7 +56,7 @@ export function pieceName(piece: Piece, scheme: Scheme): string {
     case 'rhythm':
       return rhythmName(piece);
     case 'calls':
-      return `${piece.drill} calls, ${amount(piece)}`;
+      return `${drillNames[piece.drill]}, ${amount(piece)}`;
     case 'build': {
       const goals = goalsName(piece, scheme);
       return goals === '' ? buildNames[piece.build] : `${buildNames[piece.build]} to ${goals}`;

@@ -14,6 +14,7 @@ import { TextField } from '../../parts/fields/text-field';
 import { MatButtonModule } from '@angular/material/button';
 import {
   drillKinds,
+  drillNames,
   focusNames,
   pieceSchemas,
   readStored,
@@ -27,7 +28,7 @@ import {
   type Scheme,
   type Sheet,
 } from '../../../core/index';
-import { named, orNothing, type Choice, ChoiceField } from '../../parts/fields/choice-field';
+import { orNothing, type Choice, ChoiceField } from '../../parts/fields/choice-field';
 import { FigureFold } from '../../parts/figure/figure-fold';
 import { BuildOptions } from './build-options';
 import { RhythmOptions } from './rhythm-options';
@@ -54,7 +55,7 @@ export class PieceOptions {
 
   protected readonly focuses = orNothing('none', focusNames);
   protected readonly stances = orNothing('as on the sheet', stanceNames);
-  protected readonly drills = named(drillKinds);
+  protected readonly drills = drillKinds.map((value) => ({ value, name: drillNames[value] }));
   protected readonly voices: readonly Choice<'strikes' | 'click' | undefined>[] = [
     { value: undefined, name: 'at the start' },
     { value: 'strikes', name: 'strike by strike' },
