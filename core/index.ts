@@ -151,6 +151,7 @@ export * from './progress/next-steps';
 export * from './progress/overview';
 export * from './progress/log-list';
 export * from './programme/steps';
+export * from './programme/say-session';
 export * from './programme/load-plan';
 export * from './programme/plan';
 export * from './programme/replan';

@@ -137,7 +137,7 @@ test('wishes are composed: counted as they change, drawn, put into the book, und
     .first()
     .getByRole('button', { name: /save to combinations$/ })
     .click();
-  await expect(page.getByText(/is in the book/)).toBeVisible();
+  await expect(page.getByText(/saved to your combinations/)).toBeVisible();
   await expect(page.getByText('13 of 13')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('12 of 12')).toBeVisible();

@@ -166,7 +166,7 @@ test.describe('a sheet a coach can live in', () => {
     await page.keyboard.press('Alt+ArrowDown');
     await expect(told).toHaveText(/^Moved to 3 of \d+$/);
     await page.keyboard.press('Control+z');
-    await expect(told).toHaveText(/^Show .*moved, now 2 of \d+$/);
+    await expect(told).toHaveText(/^Demo .*moved, now 2 of \d+$/);
   });
 
   test('prints an hour on one page', async ({ page }) => {

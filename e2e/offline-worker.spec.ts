@@ -35,8 +35,8 @@ test('nobody waits for the worker: on a first visit it fetches behind the page, 
       .poll(() => page.evaluate(async () => !!(await navigator.serviceWorker.getRegistration())?.installing))
       .toBe(true);
     // What is opened next is there at once, and so is a page that is loaded anew.
-    await page.getByRole('link', { name: 'Look', exact: true }).click();
-    await expect(page.getByRole('heading', { level: 1, name: 'Look' })).toBeVisible({ timeout: 5000 });
+    await page.getByRole('link', { name: 'Gym', exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1, name: 'Room' })).toBeVisible({ timeout: 5000 });
     await page.goto(at('/sheets'));
     await expect(page.locator('.list li').first()).toBeVisible({ timeout: 5000 });
     expect([await active(page), await controlled(page)]).toEqual([null, false]);

@@ -80,6 +80,7 @@ const queue = [
   build,
   () => step('ESLint', [module('eslint/bin/eslint.js'), '.']),
   () => step('Type check', ['scripts/types.mjs']),
+  () => step('Spelling', [module('cspell/bin.mjs'), 'lint', '--no-progress', '--quiet']),
   () => step('Prettier', [module('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']),
 ];
 const lane = async () => {

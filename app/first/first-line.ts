@@ -3,7 +3,7 @@
 // (hand-over.ts). Bundled by scripts/first-line.mjs.
 import { drawFirstList, firstListId, keptFirstList, ourDatabase, readFirstList } from './first-list';
 import type { FirstList } from './first-row';
-import { framePlaceId, isTypeThrough, keepTyped, listLineId, press, rememberEnter, typedBefore } from './hand-over';
+import { framePlaceId, isTypeThrough, keepTyped, listLineId, press, rememberKeys, typedBefore } from './hand-over';
 import { aFrame } from './a-frame';
 import { showSheetLine } from './sheet-line';
 
@@ -70,7 +70,7 @@ if (frame && line && input && /^\/(sheets\/?)?$/.test(location.pathname)) {
   frame.hidden = false;
   input.value = typedBefore();
   input.addEventListener('input', () => keepTyped(input.value));
-  rememberEnter(line);
+  rememberKeys(line);
   // A digit that is typed anywhere begins a combination.
   document.addEventListener('keydown', (event) => {
     if (input.isConnected && isTypeThrough(event)) input.focus();

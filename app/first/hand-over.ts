@@ -39,6 +39,8 @@ export interface FirstLine {
   readonly focus: readonly [from: number, to: number] | null;
   /** Whether Enter was pressed, alone or with Ctrl. */
   readonly enter: 'alone' | 'ctrl' | null;
+  /** The shortcut that was pressed last: `Alt+c`, `Ctrl+k`. */
+  readonly shortcut: string | null;
 }
 
 function stateOf(line: HTMLElement): FirstLine {
@@ -52,13 +54,26 @@ function stateOf(line: HTMLElement): FirstLine {
         ? [input.selectionStart ?? text.length, input.selectionEnd ?? text.length]
         : null,
     enter: enter === 'alone' || enter === 'ctrl' ? enter : null,
+    shortcut: line.dataset['shortcut'] ?? null,
   };
 }
 
-/** Remembers Enter in a line: what it does is done as soon as it can be. */
-export function rememberEnter(line: HTMLElement): void {
+/** A shortcut of the page that comes: Alt with a letter or digit, or Ctrl K. */
+function shortcutOf({ altKey, ctrlKey, metaKey, key }: KeyboardEvent): string | null {
+  if (altKey && !ctrlKey && /^[a-z0-9]$/i.test(key)) return `Alt+${key}`;
+  return !altKey && (ctrlKey || metaKey) && key === 'k' ? `${metaKey ? 'Meta' : 'Ctrl'}+k` : null;
+}
+
+/** Remembers Enter and shortcuts in a line: what they do is done as soon as it can be. */
+export function rememberKeys(line: HTMLElement): void {
   line.addEventListener('submit', (event) => event.preventDefault());
   line.addEventListener('keydown', (event) => {
+    const shortcut = shortcutOf(event);
+    if (shortcut) {
+      event.preventDefault();
+      line.dataset['shortcut'] = shortcut;
+      return;
+    }
     if (event.key !== 'Enter' || !(event.target instanceof HTMLInputElement)) return;
     event.preventDefault();
     line.dataset['enter'] = event.ctrlKey || event.metaKey ? 'ctrl' : 'alone';
@@ -82,6 +97,13 @@ export function placeFirstLine(place: HTMLElement): void {
   // An element that is moved loses its focus.
   input?.focus();
   input?.setSelectionRange(...focus);
+}
+
+/** Presses a shortcut again where it is known by now, in the field that has the focus. `pressAgain(field, 'Alt+c')` */
+export function pressAgain(field: HTMLElement, shortcut: string): void {
+  const [held, key] = shortcut.split('+');
+  const keys = { key: key ?? '', altKey: held === 'Alt', ctrlKey: held === 'Ctrl', metaKey: held === 'Meta' };
+  field.dispatchEvent(new KeyboardEvent('keydown', { ...keys, bubbles: true, cancelable: true }));
 }
 
 /** Ends a line and the frame that it stands in, and hands over what was done with it; null where there is none. */

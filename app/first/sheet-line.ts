@@ -1,4 +1,4 @@
-import { framePlaceId, rememberEnter, sheetLineId } from './hand-over';
+import { framePlaceId, rememberKeys, sheetLineId } from './hand-over';
 
 /**
  * Shows the entry line of a new sheet at once, with the focus: its page is made behind it and takes over what is typed
@@ -26,7 +26,7 @@ export function showSheetLine(): void {
     ariaLabel: 'Type a combination',
   });
   input.setAttribute('autocapitalize', 'off');
-  rememberEnter(line);
+  rememberKeys(line);
   line.append(input);
   frame.append(line);
   before?.remove();

@@ -6,6 +6,7 @@ import { MatDialogModule } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { KeysService, sayKey } from '../services/keys.service';
+import { finds } from '../services/older-words';
 import { fieldLook } from './fields/field-look';
 
 /** Every key that can be pressed here, to be searched. */
@@ -66,14 +67,14 @@ export class KeysDialog {
   protected readonly search = new FormControl('', { nonNullable: true });
   private readonly words = toSignal(this.search.valueChanges, { initialValue: '' });
   protected readonly places = computed(() => {
-    const wanted = this.words().trim().toLowerCase();
+    const wanted = this.words().trim();
     return this.keys
       .now()
       .map(({ where, shortcuts }) => ({
         where,
         rows: shortcuts
           .map(({ keys, does }) => ({ keys: keys.map(sayKey), does }))
-          .filter(({ keys, does }) => `${does} ${keys.join(' ')}`.toLowerCase().includes(wanted)),
+          .filter(({ keys, does }) => finds(`${does} ${keys.join(' ')}`, wanted)),
       }))
       .filter(({ rows }) => rows.length > 0);
   });

@@ -2,6 +2,9 @@ import type { DemoFile } from '../../demo/rows';
 import type { Database } from './database';
 import { demoFileAt, rowsOf } from './demo-file';
 
+/** What a profile is marked with that has had today's names from its first visit; older ones have `seeded`. */
+export const seededNow = 'seeded, today’s names';
+
 /** Asks the server for the demo; null where none answers: the next visit asks again. */
 async function fetched(): Promise<DemoFile | null> {
   try {
@@ -23,7 +26,7 @@ export async function seedDemo(database: Database, now: Date, file = fetched): P
   const rows = rowsOf(read, midnight);
   await database.transaction('rw', [sheets, log, book, choices], async () => {
     if (await choices.get('demo')) return;
-    await choices.put({ key: 'demo', value: 'seeded' });
+    await choices.put({ key: 'demo', value: seededNow });
     if (!(await choices.get('room'))) await choices.put({ key: 'room', value: rows.room, demo: true });
     await sheets.bulkPut([...rows.sheets]);
     await book.bulkPut([...rows.book]);

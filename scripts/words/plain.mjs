@@ -7,7 +7,7 @@
 export const refusedWords = [
   // The interface.
   {
-    word: /\bt(?:ake|akes|aken|aking|ook) (?:it |them |\S+ )?(?:out|in)\b(?! (?:half|full))/i,
+    word: /\bt(?:ake|akes|aken|aking|ook) (?:\S+ ){0,2}(?:out|in)\b(?! (?:half|full))/i,
     say: 'export, import or remove',
   },
   {

@@ -29,7 +29,7 @@ import { ProgressService } from '../../services/progress.service';
       }
     }
   `,
-  host: { class: 'card stack', role: 'region', 'aria-label': 'Take a person out' },
+  host: { class: 'card stack', role: 'region', 'aria-label': 'Remove a person' },
 })
 export class ForgetPerson {
   private readonly log = inject(LogService);

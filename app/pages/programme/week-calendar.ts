@@ -17,12 +17,14 @@ import {
   firstDayOf,
   isoDay,
   momentOf,
-  sayStep,
+  saySession,
+  saySessionLine,
   weekOf,
   type Day,
   type Plan,
   type Programme,
   type ProgrammeSession,
+  type SaidSession,
 } from '../../../core/index';
 
 /** A session that is to be on another day. */
@@ -90,12 +92,16 @@ const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
                       (click)="opened.emit(session)"
                       (keydown)="nudge($event, session)"
                     >
-                      <b class="figures">{{
-                        session.adds ? sayStep(session.adds) : session.easier ? 'easier' : 'review'
-                      }}</b>
+                      @let said = say(session);
+                      <b>{{ said.head }}</b>
+                      @if (said.text) {
+                        <span class="figures">{{ said.text }}</span>
+                      }
+                      @if (said.reviews.length > 0) {
+                        <span class="small">review {{ said.reviews.join(', ') }}</span>
+                      }
                       <span class="small">
                         {{ session.state === 'open' ? 'effort ' + session.effort : session.state
-                        }}{{ session.repeats.length > 0 ? ' · review ' + session.repeats.length : ''
                         }}{{ session.bag ? ' · ' + session.bag : '' }}
                       </span>
                     </button>
@@ -124,7 +130,9 @@ export class WeekCalendar {
 
   protected readonly weekdays = weekdays;
   protected readonly momentOf = momentOf;
-  protected readonly sayStep = sayStep;
+  protected say(session: ProgrammeSession): SaidSession {
+    return saySession(this.programme(), session);
+  }
 
   protected readonly weeks = computed(() => {
     const { sessions, wishes } = this.programme();
@@ -166,12 +174,11 @@ export class WeekCalendar {
   }
 
   protected labelOf(session: ProgrammeSession): string {
-    const { day, adds, repeats, effort, state, bag } = session;
+    const { day, effort, state, bag } = session;
     return [
       day,
       state,
-      ...(adds ? [`new: ${sayStep(adds)}`] : []),
-      ...(repeats.length > 0 ? [`review: ${repeats.join('; ')}`] : []),
+      saySessionLine(this.programme(), session),
       `effort ${effort}`,
       ...(bag ? [`on ${bag}`] : []),
     ].join(', ');

@@ -43,7 +43,7 @@ import {
   type Stance,
   type Typed,
 } from '../../../core/index';
-import { sheetLineId, takeFirstLine } from '../../first/hand-over';
+import { pressAgain, sheetLineId, takeFirstLine } from '../../first/hand-over';
 import { FollowChips } from './follow-chips';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import { DraftService } from '../../services/draft.service';
@@ -220,7 +220,10 @@ export class EntryBar {
     field.focus();
     if (first.focus) field.setSelectionRange(...first.focus);
     // What it adds is drawn at once: after this drawing, not within it.
-    if (first.enter) void Promise.resolve().then(() => this.enter(first.enter === 'ctrl'));
+    void Promise.resolve().then(() => {
+      if (first.enter) this.enter(first.enter === 'ctrl');
+      if (first.shortcut) pressAgain(field, first.shortcut);
+    });
   }
 
   /** Whether something is typed, or half typed. */

@@ -29,6 +29,7 @@ import type { MarkedAction } from './marked-bar';
 import { Told } from '../../services/told';
 import { fitInto, piecesOf, roundFor, usualMs, type Entered } from './typed-piece';
 import { NoticeService } from '../../services/notice.service';
+import { finds } from '../../services/older-words';
 
 /** What is done to the rows of the rundown: choosing, marking, finding, putting in and taking out. */
 @Injectable()
@@ -249,14 +250,13 @@ export class Rows {
 
   /** Rows whose words hold the text, in the order of the sheet; the first is chosen. */
   find(text: string): void {
-    const wanted = text.trim().toLowerCase();
+    const wanted = text.trim();
     const scheme = this.editor.scheme();
     const rows = (this.editor.sheet()?.blocks ?? []).flatMap((block) => [
       { id: block.id, words: `${block.kind} ${block.title ?? ''} ${block.note ?? ''}` },
       ...block.pieces.map((piece) => ({ id: piece.id, words: pieceName(piece, scheme) })),
     ]);
-    const found =
-      wanted === '' ? [] : rows.filter(({ words }) => words.toLowerCase().includes(wanted)).map(({ id }) => id);
+    const found = wanted === '' ? [] : rows.filter(({ words }) => finds(words, wanted)).map(({ id }) => id);
     this.found.set(found);
     if (found[0]) this.select(found[0], false);
   }

@@ -47,6 +47,7 @@ import { PickPanel } from '../../parts/pick-panel';
 import { TypeAndGo, type Drafted } from './type-and-go';
 import { NoticeService } from '../../services/notice.service';
 import { HelpLink } from '../../parts/help-link';
+import { NewNames } from '../../parts/new-names';
 
 /** A file that was refused, or of a text the lines that were not read, and why. */
 interface Refusal {
@@ -66,6 +67,7 @@ const longestList = 50;
 @Component({
   selector: 'kt-sheets-page',
   imports: [
+    NewNames,
     HelpLink,
     Hint,
     FileButton,

@@ -27,7 +27,7 @@ import {
   type Sheet,
   type Wishes,
 } from '../../../core/index';
-import { isTypeThrough, keepTyped, takeFirstLine, typedBefore, listLineId } from '../../first/hand-over';
+import { isTypeThrough, keepTyped, pressAgain, takeFirstLine, typedBefore, listLineId } from '../../first/hand-over';
 import { bySchema } from '../../parts/fields/by-schema';
 import { BookService } from '../../services/book.service';
 import { DraftedService } from '../../services/drafted.service';
@@ -145,6 +145,7 @@ export class TypeAndGo {
       // The list of offers writes the line's value once more, a microtask later.
       void Promise.resolve().then(() => line.setSelectionRange(...focus));
     }
+    if (first?.shortcut) pressAgain(this.line().nativeElement, first.shortcut);
     if (first?.enter) void this.settings.loaded.then(() => this.go(first.enter === 'ctrl'));
   }
 
