@@ -143,7 +143,7 @@ test('wishes are composed: counted as they change, drawn, put into the book, und
   await expect(page.getByText('12 of 12')).toBeVisible();
   await found
     .first()
-    .getByRole('button', { name: /as a sheet$/ })
+    .getByRole('button', { name: /new sheet$/ })
     .click();
   await expect(page).toHaveURL(/\/sheets\//);
 });

@@ -30,10 +30,17 @@ test('a session goes home as one file, plays from disk to its end without a netw
   await home.getByRole('button', { name: 'Start' }).click();
   await expect(home.getByRole('timer')).toHaveText(/0:0[1-3]/);
   await expect(home.getByRole('heading', { name: 'Round 1', exact: true })).toBeVisible();
+  await expect(home.getByText('next: Rest')).toBeVisible();
+  await expect(home.getByText(/^0:0\d of 0:09 done$/)).toBeVisible();
+  const blocks = home.getByRole('list', { name: 'Blocks of the session' }).getByRole('button');
+  await expect(blocks).toHaveText([/Round 1$/, /Rest$/, /Round 2$/]);
   await home.getByRole('button', { name: 'Pause' }).click();
   const held = await home.getByRole('timer').textContent();
   await home.getByLabel('Lead hand').selectOption('the other hand');
   await expect(home.getByRole('timer')).toHaveText(held ?? '');
+  await blocks.nth(2).click();
+  await expect(blocks.nth(2)).toHaveAttribute('aria-current', 'step');
+  await blocks.nth(0).click();
   await home.getByRole('button', { name: 'Resume' }).click();
   await expect(home.getByRole('heading', { name: 'Round 2', exact: true })).toBeVisible({ timeout: 12_000 });
   await expect(home.locator('#player .staff svg')).toBeVisible();

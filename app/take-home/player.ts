@@ -14,6 +14,7 @@ import {
   type ViewName,
 } from '../../core/index';
 import { FileClock } from './clock';
+import { comingNext, FileContents } from './contents';
 import { button, choice, element } from './controls';
 import { FileFigure } from './figure';
 import { FileSound } from './sound';
@@ -71,6 +72,8 @@ function start(session: FileSession, player: HTMLElement): void {
   const next = element('p', 'next');
   const go = button('Start', () => void toggle());
   const controls = element('div', 'controls');
+
+  const contents = new FileContents(session, (at) => to(at));
 
   const leafAt = (at: number): number => {
     const index = session.leaves.findLastIndex((leaf) => leaf.at <= at && (leaf.ms > 0 || leaf === held));
@@ -132,16 +135,20 @@ function start(session: FileSession, player: HTMLElement): void {
             : 'Start';
   }
 
+  /** On from a moment of the session. */
+  function to(at: number): void {
+    held = null;
+    clock.to(at);
+    breaksPassed = session.leaves.filter((leaf) => leaf.open && leaf.at < clock.position()).length;
+    rewind(clock.position());
+    label();
+  }
+
   function jump(by: 1 | -1): void {
     const here = held ? session.leaves.indexOf(held) : leafAt(clock.position());
     const at = session.leaves[here]?.at ?? 0;
     const back = by < 0 && clock.position() - at > 3000;
-    const goal = session.leaves[back ? here : Math.max(0, here + by)];
-    held = null;
-    clock.to(goal?.at ?? session.ms);
-    breaksPassed = session.leaves.filter((leaf) => leaf.open && leaf.at < clock.position()).length;
-    rewind(clock.position());
-    label();
+    to(session.leaves[back ? here : Math.max(0, here + by)]?.at ?? session.ms);
   }
 
   function say(text: string): void {
@@ -185,8 +192,8 @@ function start(session: FileSession, player: HTMLElement): void {
     timer.textContent = sayClock(Math.ceil(left / 1000) * 1000);
     if (heading.textContent !== leaf.heading) heading.textContent = leaf.heading;
     if (words.textContent !== leaf.words) words.textContent = leaf.words;
-    const following = session.leaves[session.leaves.indexOf(leaf) + 1];
-    const coming = following ? `next: ${following.heading}` : 'this is the last drill';
+    const coming = comingNext(leaf, session.leaves[session.leaves.indexOf(leaf) + 1]);
+    contents.draw(position);
     if (next.textContent !== coming) next.textContent = coming;
     if (!held) say(session.calls.findLast((call) => call.at <= position && call.at >= leaf.at)?.say ?? '');
     showStaff(leaf);
@@ -232,7 +239,7 @@ function start(session: FileSession, player: HTMLElement): void {
   shown.append(staff, canvas);
   const top = element('div', 'top');
   top.append(heading, timer);
-  stage.append(shown, words, said, next);
+  stage.append(shown, words, said, next, contents.strip, contents.done, contents.list);
   player.append(top, cautions, stage, controls);
   heading.textContent = session.title;
   player.hidden = false;

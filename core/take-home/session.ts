@@ -21,6 +21,8 @@ export interface TakenLeaf extends FiguredLeaf {
   readonly part: string;
   /** What is done, in words; empty where the combination says it. */
   readonly words: string;
+  /** What is done, in the fewest words: its combination, or what it is called; empty where the block says it all. */
+  readonly drill: string;
   readonly stance: Stance;
   /** What is struck, where it is drawn beside the figure; null in a show, and where hands are free. */
   readonly bag: BagKind | null;
@@ -175,6 +177,7 @@ export function takenSession(
       heading: headingOf(leaf),
       part: blockName(leaf),
       words: wordsOf(leaf),
+      drill: leaf.combination ? writeCombination(leaf.combination) : (leaf.words ?? leafDetail(leaf) ?? ''),
       still: leaf.combination ? null : (exerciseNamed(leaf.words ?? '')?.still ?? null),
       bag: leaf.block === 'show' ? null : (bagKinds.find((kind) => leaf.bags.includes(kind)) ?? null),
       staff: numberOf(leaf),
