@@ -30,7 +30,18 @@ export interface ViewState {
 
 /** Every view, and how to get it into its states. */
 export const views: readonly ViewState[] = [
-  { name: 'sheets', path: '/sheets' },
+  {
+    name: 'sheets',
+    path: '/sheets',
+    prepare: async (page) => {
+      // What is deferred is there with its names.
+      await page.getByRole('combobox', { name: 'Emphasis' }).waitFor();
+      await page
+        .getByRole('button', { name: /^More for/ })
+        .last()
+        .waitFor();
+    },
+  },
   {
     name: 'sheet',
     path: '/sheets/demo-hands-then-legs',
