@@ -43,6 +43,23 @@ export const views: readonly ViewState[] = [
     },
   },
   {
+    name: 'help',
+    path: '/help/run-a-class',
+    prepare: async (page) => {
+      await page.getByRole('heading', { level: 1, name: 'Run a class' }).waitFor();
+    },
+  },
+  {
+    name: 'search for anything',
+    part: 'kt-palette',
+    path: '/sheets',
+    prepare: async (page) => {
+      await page.locator('kt-type-and-go').waitFor();
+      await page.keyboard.press('Control+k');
+      await page.getByRole('option', { name: /Tower/ }).first().waitFor();
+    },
+  },
+  {
     name: 'sheet',
     path: '/sheets/demo-hands-then-legs',
     prepare: async (page) => {
