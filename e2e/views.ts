@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { composeViews } from './compose-views';
+import { findingViews } from './finding-views';
 
 /** Opens a room in Run; its code, and the address of its remote. */
 async function openRoom(page: Page): Promise<{ readonly code: string; readonly remote: string }> {
@@ -30,35 +31,6 @@ export interface ViewState {
 
 /** Every view, and how to get it into its states. */
 export const views: readonly ViewState[] = [
-  {
-    name: 'sheets',
-    path: '/sheets',
-    prepare: async (page) => {
-      // What is deferred is there with its names.
-      await page.getByRole('combobox', { name: 'Emphasis' }).waitFor();
-      await page
-        .getByRole('button', { name: /^More for/ })
-        .last()
-        .waitFor();
-    },
-  },
-  {
-    name: 'help',
-    path: '/help/run-a-class',
-    prepare: async (page) => {
-      await page.getByRole('heading', { level: 1, name: 'Run a class' }).waitFor();
-    },
-  },
-  {
-    name: 'search for anything',
-    part: 'kt-palette',
-    path: '/sheets',
-    prepare: async (page) => {
-      await page.locator('kt-type-and-go').waitFor();
-      await page.keyboard.press('Control+k');
-      await page.getByRole('option', { name: /Tower/ }).first().waitFor();
-    },
-  },
   {
     name: 'sheet',
     path: '/sheets/demo-hands-then-legs',
@@ -93,6 +65,7 @@ export const views: readonly ViewState[] = [
     },
   },
   ...composeViews,
+  ...findingViews,
   {
     name: 'combination',
     path: '/combos',

@@ -1,4 +1,4 @@
-import { listLineId, pressAgain, rememberKeys, takeFirstLine } from './hand-over';
+import { framePlaceId, listLineId, placeFirstLine, pressAgain, rememberKeys, takeFirstLine } from './hand-over';
 
 describe('a line that stands before its page', () => {
   function line(): HTMLInputElement {
@@ -45,5 +45,20 @@ describe('a line that stands before its page', () => {
     removeEventListener('keydown', listen);
     input.remove();
     expect(heard).toEqual(['Alt c', 'Ctrl k']);
+  });
+
+  it('gives the focus of the frame’s button to its like on the page', () => {
+    const [frame, place, like] = ['div', 'div', 'button'].map((name) => document.createElement(name));
+    if (!frame || !place || !like) throw new Error('nothing was made');
+    frame.id = framePlaceId;
+    frame.innerHTML = `<button>New sheet</button><form id="${listLineId}"><input></form>`;
+    like.dataset['leadsTo'] = 'sheets/:id';
+    document.body.append(frame, place, like);
+    frame.querySelector('button')?.focus();
+    placeFirstLine(place);
+    expect(document.activeElement).toBe(like);
+    expect(document.getElementById(framePlaceId)).toBeNull();
+    takeFirstLine(listLineId);
+    for (const each of [place, like]) each.remove();
   });
 });

@@ -90,8 +90,11 @@ export function placeFirstLine(place: HTMLElement): void {
   if (!line) return;
   const { focus } = stateOf(line);
   const frame = frameOf(line);
+  // The frame's button goes with its focus, which its like on the page takes.
+  const onButton = frame?.querySelector('button') === document.activeElement;
   place.append(line);
   frame?.remove();
+  if (onButton) document.querySelector<HTMLElement>('[data-leads-to="sheets/:id"]')?.focus();
   if (!focus) return;
   const input = line.querySelector('input');
   // An element that is moved loses its focus.
