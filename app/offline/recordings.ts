@@ -1,6 +1,6 @@
 import type { ListedFile } from './listed';
 
-/** Recordings are kept in a cache of their own, under their address and revision. */
+/** Recordings, and the guide's pictures after them, are kept in a cache of their own, under their address and revision. */
 export const recordingsCache = 'keen-tempo-recordings';
 /** Bytes that are asked for at once: small enough to make room for what a page asks for in between. */
 const pieceBytes = 256 * 1024;

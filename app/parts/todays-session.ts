@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButtonModule } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { isoDay, saySessionLine } from '../../core/index';
+import { isoDay, sayInLine, saySession } from '../../core/index';
 import { KeysService } from '../services/keys.service';
 import { ProgrammeService } from '../services/programme.service';
 import { TodayService } from '../services/today.service';
@@ -16,8 +16,8 @@ import { TodayService } from '../services/today.service';
     @if (today(); as today) {
       <p class="notice" role="note">
         <span
-          >Today in “{{ today.programme.wishes.name || 'the programme' }}”:
-          <b class="figures">{{ say(today.programme, today.session) }}</b>, effort {{ today.session.effort }}.</span
+          >Today in “{{ today.programme.wishes.name || 'the programme' }}”: <b class="figures">{{ today.said }}</b>,
+          effort {{ today.session.effort }}.</span
         >
         <button type="button" matButton="filled" (click)="open()">Open today’s sheet <kbd>T</kbd></button>
         <a matButton="outlined" routerLink="/programme">Go to Programme</a>
@@ -30,12 +30,11 @@ export class TodaysSession {
   private readonly router = inject(Router);
   private readonly day = inject(TodayService).day;
   private readonly all = toSignal(this.programmes.all$);
-  protected readonly say = saySessionLine;
   protected readonly today = computed(() => {
     const day = isoDay(this.day());
     for (const programme of this.all() ?? []) {
       const session = programme.sessions.find((each) => each.day === day && each.state === 'open');
-      if (session) return { programme, session };
+      if (session) return { programme, session, said: sayInLine(saySession(programme, session)) };
     }
     return null;
   });

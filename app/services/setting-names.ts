@@ -1,6 +1,6 @@
 import type { Settings } from '../../core/index';
 
-/** Settings that are chosen from a list, by name, in their order and groups. */
+/** Settings that are chosen from a list, by name, in their order. */
 export const settingNames = {
   look: 'Theme',
   density: 'Spacing',

@@ -68,6 +68,8 @@ export class FileContents {
       segment.classList.toggle('over', at < state);
       segment.classList.toggle('here', at === state);
       go.classList.toggle('over', at < state);
+      // A line through it is seen only.
+      go.setAttribute('aria-description', at < state ? 'done' : '');
       if (at === state) go.setAttribute('aria-current', 'step');
       else go.removeAttribute('aria-current');
     });

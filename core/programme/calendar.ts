@@ -2,7 +2,7 @@ import ICAL from 'ical.js';
 import ical, { ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
 import { plainText } from '../plain-text';
 import { dayFromIso, dayOf, type Day } from '../log/day';
-import { sayStep } from './steps';
+import { sayInLine, saySession } from './say-session';
 import type { Programme, ProgrammeSession } from '../sheet/programme';
 
 const minuteMs = 60_000;
@@ -15,14 +15,6 @@ const domain = 'keen-tempo.invalid';
 export const uidOf = ({ id }: Pick<ProgrammeSession, 'id'>): string =>
   // Whatever a file has brought in as an id: nothing in it ends a line or begins a property.
   `${encodeURIComponent(plainText(id))}@${domain}`;
-
-function wordsOf({ adds, repeats, easier }: ProgrammeSession): string {
-  return [
-    ...(easier ? ['Easier week'] : []),
-    ...(adds ? [`New: ${sayStep(adds)}`] : []),
-    ...(repeats.length > 0 ? [`Review: ${repeats.join(' · ')}`] : []),
-  ].join('\n');
-}
 
 /**
  * The sessions of a programme as a calendar (RFC 5545): at the times of the wall where they are, with stable ids, so that a
@@ -48,7 +40,7 @@ export function programmeIcs(programme: Programme, stamp: number): string {
       start,
       end: new Date(start.getTime() + session.minutes * minuteMs),
       summary: `Session ${at + 1} of ${sessions.length}`,
-      description: wordsOf(session),
+      description: sayInLine(saySession({ sessions }, session)),
       status: session.state === 'missed' ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
     });
   });

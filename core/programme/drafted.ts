@@ -64,7 +64,7 @@ export function sheetOfSession(wishes: ProgrammeWishes, session: ProgrammeSessio
       ? readTempoText(roundsText(wishes, bag, adds.rounds, adds.roundMs, texts)).sheet
       : draftSheet({ minutes, level, kind, bag, goals: texts }, seedOf(session.id)).sheet;
   const whole = adds?.kind === 'stances' ? turned(sheet, adds.percent) : sheet;
-  const what = adds ? sayStep(adds) : session.easier ? 'easier week' : 'repeats';
+  const what = adds ? sayStep(adds) : session.easier ? 'easier week' : 'review';
   return {
     ...whole,
     id,

@@ -1,5 +1,5 @@
 import type { ProgrammeSession } from '../sheet/programme';
-import { saySession, saySessionLine } from './say-session';
+import { sayInLine, saySession } from './say-session';
 
 const session = (day: string, adds: string | null, repeats: readonly string[] = [], easier = false): ProgrammeSession =>
   ({
@@ -17,23 +17,24 @@ describe('what is worked in a session of a programme', () => {
     session('2026-12-08', null, ['1 2 sl', '1 2']),
   ];
   const programme = { sessions: [first, second, third, last] };
+  const lineOf = (of: typeof programme, one: ProgrammeSession): string => sayInLine(saySession(of, one));
 
   it('is the move that it adds, the whole, and what is reviewed', () => {
-    expect(saySessionLine(programme, second)).toBe('Add the rear slip · 1 2 sl; review 1 2');
+    expect(lineOf(programme, second)).toBe('Add the rear slip · 1 2 sl; review 1 2');
   });
 
   it('begins with the first combination, and changes to one that does not go on from it', () => {
-    expect(saySessionLine(programme, first)).toBe('Begin with · 1 2');
-    expect(saySessionLine(programme, third)).toBe('Change to · 2 3');
+    expect(lineOf(programme, first)).toBe('Begin with · 1 2');
+    expect(lineOf(programme, third)).toBe('Change to · 2 3');
   });
 
   it('is a review of combinations by name, also in an easier week', () => {
     expect(saySession(programme, last)).toEqual({ head: 'Review', text: '1 2 sl', reviews: ['1 2'] });
-    expect(saySessionLine(programme, session('2026-12-09', null, ['1 2'], true))).toBe('Easier: review · 1 2');
+    expect(lineOf(programme, session('2026-12-09', null, ['1 2'], true))).toBe('Easier: review · 1 2');
   });
 
   it('is a number of rounds where that is the goal', () => {
     const rounds = { ...first, adds: { kind: 'rounds', rounds: 4, roundMs: 180_000 } } as ProgrammeSession;
-    expect(saySessionLine({ sessions: [rounds] }, rounds)).toBe('4 rounds of 3:00');
+    expect(lineOf({ sessions: [rounds] }, rounds)).toBe('4 rounds of 3:00');
   });
 });

@@ -37,6 +37,8 @@ export function saySession({ sessions }: Pick<Programme, 'sessions'>, session: P
   if (adds.kind !== 'combination') return { head: sayStep(adds), text: '', reviews: repeats };
   const before = sessions
     .filter(({ day }) => day < session.day)
+    // One that was moved keeps its place in the list.
+    .sort((one, other) => one.day.localeCompare(other.day))
     .flatMap(({ adds: earlier }) => (earlier?.kind === 'combination' ? [earlier.text] : []))
     .at(-1);
   const added = before === undefined ? null : addedMoves(before, adds.text);
@@ -44,9 +46,8 @@ export function saySession({ sessions }: Pick<Programme, 'sessions'>, session: P
   return { head, text: adds.text, reviews: repeats };
 }
 
-/** The same in a line. `Add the rear slip · 1 2 3b sl; review 1 2 3b` */
-export function saySessionLine(programme: Pick<Programme, 'sessions'>, session: ProgrammeSession): string {
-  const { head, text, reviews } = saySession(programme, session);
+/** The same in a line. `sayInLine(saySession(programme, session))` → `Add the rear slip · 1 2 3b sl; review 1 2 3b` */
+export function sayInLine({ head, text, reviews }: SaidSession): string {
   const own = text === '' ? head : `${head} · ${text}`;
   return reviews.length > 0 ? `${own}; review ${reviews.join(', ')}` : own;
 }

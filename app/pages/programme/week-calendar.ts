@@ -17,8 +17,8 @@ import {
   firstDayOf,
   isoDay,
   momentOf,
+  sayInLine,
   saySession,
-  saySessionLine,
   weekOf,
   type Day,
   type Plan,
@@ -36,6 +36,7 @@ export interface Moved {
 interface Cell {
   readonly day: Day;
   readonly session: ProgrammeSession | null;
+  readonly said: SaidSession | null;
   readonly off: boolean;
 }
 
@@ -87,18 +88,17 @@ const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
                       [class]="session.state"
                       [cdkDragData]="session.id"
                       [cdkDragDisabled]="session.state !== 'open'"
-                      [attr.aria-label]="labelOf(session)"
+                      [attr.aria-label]="labelOf(session, cell.said)"
                       [attr.aria-keyshortcuts]="session.state === 'open' ? 'Alt+ArrowLeft Alt+ArrowRight' : null"
                       (click)="opened.emit(session)"
                       (keydown)="nudge($event, session)"
                     >
-                      @let said = say(session);
-                      <b>{{ said.head }}</b>
-                      @if (said.text) {
-                        <span class="figures">{{ said.text }}</span>
+                      <b>{{ cell.said?.head }}</b>
+                      @if (cell.said?.text; as text) {
+                        <span class="figures">{{ text }}</span>
                       }
-                      @if (said.reviews.length > 0) {
-                        <span class="small">review {{ said.reviews.join(', ') }}</span>
+                      @if (cell.said?.reviews?.join(', '); as reviews) {
+                        <span class="small">review {{ reviews }}</span>
                       }
                       <span class="small">
                         {{ session.state === 'open' ? 'effort ' + session.effort : session.state
@@ -130,9 +130,6 @@ export class WeekCalendar {
 
   protected readonly weekdays = weekdays;
   protected readonly momentOf = momentOf;
-  protected say(session: ProgrammeSession): SaidSession {
-    return saySession(this.programme(), session);
-  }
 
   protected readonly weeks = computed(() => {
     const { sessions, wishes } = this.programme();
@@ -144,7 +141,9 @@ export class WeekCalendar {
       const monday = firstDayOf(first + at);
       const cells = Array.from({ length: 7 }, (_each, weekday): Cell => {
         const day = monday + weekday;
-        return { day, session: byDay.get(day) ?? null, off: wishes.daysOff.includes(isoDay(day)) };
+        const session = byDay.get(day) ?? null;
+        const said = session && saySession(this.programme(), session);
+        return { day, session, said, off: wishes.daysOff.includes(isoDay(day)) };
       });
       const held = cells.flatMap(({ session }) => (session && session.state !== 'missed' ? [session] : []));
       return {
@@ -173,15 +172,11 @@ export class WeekCalendar {
     });
   }
 
-  protected labelOf(session: ProgrammeSession): string {
+  protected labelOf(session: ProgrammeSession, said: SaidSession | null): string {
     const { day, effort, state, bag } = session;
-    return [
-      day,
-      state,
-      saySessionLine(this.programme(), session),
-      `effort ${effort}`,
-      ...(bag ? [`on ${bag}`] : []),
-    ].join(', ');
+    return [day, state, ...(said ? [sayInLine(said)] : []), `effort ${effort}`, ...(bag ? [`on ${bag}`] : [])].join(
+      ', ',
+    );
   }
 
   protected drop({ item, container, previousContainer }: CdkDragDrop<Day, Day, string>): void {

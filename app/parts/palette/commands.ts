@@ -100,6 +100,7 @@ export class Commands {
     );
   }
 
+  /** Ids of the commands that were taken last, the latest first. */
   async recent(): Promise<readonly string[]> {
     const read = recentSchema.safeParse((await this.store.read(({ choices }) => choices.get(recentKey)))?.value);
     return read.success ? read.data : [];

@@ -135,7 +135,10 @@ export class Palette {
   }
 }
 
-/** Opens it over the page. What is chosen is done once it is gone and the focus is back where it was. */
+/**
+ * Opens it over the page. What is chosen is done once it is gone and the focus is back where it was.
+ * @example openPalette(injector, document.activeElement ?? document.body)
+ */
 export function openPalette(injector: Injector, before: Element): void {
   injector
     .get(MatDialog)
