@@ -8,15 +8,17 @@ import { gzipSync } from 'node:zlib';
 import { buildFirstLine } from './first-line.mjs';
 
 /** What one request costs, in kB: groups are joined as long as that saves more than is loaded in vain. */
-const requestKB = 12;
+const requestKB = 18;
 /** Views that are opened most, and how much more what they load in vain counts. */
 const weights = {
   'app/pages/sheets/sheets-page.ts': 4,
-  'app/pages/sheet/sheet-page.ts': 3,
+  'app/pages/sheet/sheet-page.ts': 4,
   'app/pages/run/run-page.ts': 2,
 };
 /** What a view loads by itself a little later is smaller than this, in kB; larger parts are loaded by who asks for them. */
 const mostLaterKB = 30;
+/** Most scripts that a view may need beyond the frame's before it runs; a build with more is refused. */
+const mostForView = 12;
 const pageEntry = /^app\/pages\/[a-z-]+\/[a-z-]+-page\.ts$/;
 
 /** What is loaded together, as sets of chunks: the frame, each view, each view with what comes a little later, and all else by itself. */
@@ -198,6 +200,12 @@ export async function joinChunks(folder, stats) {
           `<script id="application" src="${renamed.get(first.fileName)}" type="text/plain">`,
       ),
   );
+  for (const { entryPoint } of names
+    .map((name) => outputs[name])
+    .filter((each) => pageEntry.test(each.entryPoint ?? ''))) {
+    const own = neededBy(entryPoint).filter((name) => !framed.includes(name));
+    if (own.length > mostForView) throw new Error(`${entryPoint} needs ${own.length} scripts, at most ${mostForView}`);
+  }
   await buildFirstLine(
     folder,
     neededBy('app/pages/sheets/sheets-page.ts').filter((name) => !framed.includes(name)),
