@@ -29,6 +29,36 @@ describe('the editor', () => {
     expect(editor.timeline()?.ms).toBe(180_000);
   });
 
+  it('shows the sheet that was asked for last, whichever storage answers last, and follows no other', async () => {
+    const { editor, sheets, sheet } = await setUp();
+    const other = emptySheet(freshId, 'Other');
+    await sheets.add(other);
+    const open = sheets.open.bind(sheets);
+    let answerFirst: () => void = () => undefined;
+    const late = new Promise<void>((done) => (answerFirst = done));
+    spyOn(sheets, 'open').and.callFake(async (id) => {
+      const history = await open(id);
+      if (id === sheet.id) await late;
+      return history;
+    });
+    const first = editor.open(sheet.id);
+    await editor.open(other.id);
+    answerFirst();
+    await first;
+    expect(editor.sheet()?.title).toBe('Other');
+    // What changes the first sheet elsewhere does not reach the one that is shown; what changes the second does.
+    const write = async (id: string, title: string): Promise<void> => {
+      const database = await TestBed.inject(Store).database();
+      const row = await database.sheets.get(id);
+      if (!row) throw new Error(`no row ${id}`);
+      await database.sheets.put({ ...row, rev: (row.rev ?? 0) + 1, sheet: { ...row.sheet, title } });
+    };
+    await write(sheet.id, 'First, changed');
+    await write(other.id, 'Other, changed');
+    await until(() => editor.sheet()?.title !== 'Other');
+    expect(editor.sheet()?.title).toBe('Other, changed');
+  });
+
   it('undoes and redoes, two hundred steps and more', async () => {
     const { editor } = await setUp();
     for (let step = 0; step < 220; step += 1) editor.apply(round);

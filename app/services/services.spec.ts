@@ -117,6 +117,14 @@ describe('what the browser keeps', () => {
     expect((await firstValueFrom(runs.all$)).map((each) => each.key)).toEqual([key]);
   });
 
+  it('a run that is let go before its lock is granted is free again', async () => {
+    const key = freshId();
+    // Let go in the same turn: the browser grants a lock in a later one.
+    TestBed.inject(UnfinishedRunService).hold(key)();
+    const granted = await navigator.locks.request(`keen-tempo run ${key}`, () => 'granted');
+    expect(granted).toBe('granted');
+  });
+
   it('what storage missed as the page was left in a hurry is known from the note', async () => {
     const runs = TestBed.inject(UnfinishedRunService);
     const deed = (at: number): UnfinishedRun['deeds'][number] => ({ what: 'forward', from: at, to: at, wall: at });

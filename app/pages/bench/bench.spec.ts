@@ -2,10 +2,12 @@ import { TestBed } from '@angular/core/testing';
 import { demoRoom } from '../../../demo/room';
 import { BallService } from '../../services/ball.service';
 import { RoomService } from '../../services/room.service';
+import { SoundService } from '../../services/sound.service';
 import { Store } from '../../store/store';
 import { type, wrongAt } from '../../hands.spec';
 import { testProviders, until } from '../../spec-store.spec';
 import { BenchPage } from './bench-page';
+import { SpeedBench } from './speed-bench';
 
 describe('the bench', () => {
   beforeEach(() => TestBed.configureTestingModule({ providers: testProviders() }));
@@ -42,5 +44,21 @@ describe('the bench', () => {
     await fixture.whenStable();
     expect(wrongAt(host, 'Try a combination on it')).toContain('zz');
     fixture.destroy();
+  });
+
+  it('is silent once the rhythm of a speed bag is left, also where the sound came late', async () => {
+    const sound = TestBed.inject(SoundService);
+    let answer: () => void = () => undefined;
+    spyOn(sound, 'unlock').and.returnValue(new Promise((done) => (answer = done)));
+    const [silence, play] = [spyOn(sound, 'silence'), spyOn(sound, 'playAt')];
+    spyOn(sound, 'now').and.returnValue(0);
+    const fixture = TestBed.createComponent(SpeedBench);
+    await fixture.whenStable();
+    (fixture.nativeElement as HTMLElement).querySelector('button')?.click();
+    fixture.destroy();
+    expect(silence).toHaveBeenCalledTimes(1);
+    answer();
+    await new Promise((next) => setTimeout(next));
+    expect(play).not.toHaveBeenCalled();
   });
 });

@@ -49,6 +49,19 @@ describe('placing moves on the staff', () => {
     expect(await press(0, 'ArrowLeft', { altKey: true })).toBe('3 1b sl');
   });
 
+  it('says of a key that is held that its changes go on, so that one undo takes them all back', async () => {
+    const { fixture, press } = await setUp('1 2 3');
+    const went: boolean[] = [];
+    fixture.componentInstance.changed.subscribe(() => went.push(fixture.componentInstance.goesOn));
+    await press(0, 'ArrowDown');
+    await press(0, 'ArrowDown', { repeat: true });
+    await press(1, 'ArrowDown');
+    expect(went).toEqual([false, true, false]);
+    // A held key deletes and inserts once.
+    expect(await press(0, 'Delete', { repeat: true })).toBe(await press(0, '2', { repeat: true }));
+    expect(went.length).toBe(3);
+  });
+
   it('is gone through by arrow keys, to its ends by Home and End', async () => {
     const { boxes, press, host } = await setUp('1 2 3');
     const at = (): number => boxes().findIndex((box) => box === document.activeElement);
