@@ -1,5 +1,5 @@
-// The script that runs before all others (app/first/first-line.ts), by a name with a hash of it.
-import { createHash } from 'node:crypto';
+// The script that runs before all others (app/first/first-line.ts). It stands in the page itself, so that it can neither be
+// missing nor come later than the page; the server puts its nonce on it (server/app.ts).
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './steps.mjs';
@@ -18,12 +18,10 @@ export async function buildFirstLine(folder, listScripts) {
     target: 'es2022',
     logLevel: 'warning',
   });
-  const { text } = outputFiles[0];
-  const name = `first-line-${createHash('sha256').update(text).digest('hex').slice(0, 8).toUpperCase()}.js`;
-  writeFileSync(join(folder, name), text);
+  const text = outputFiles[0].text.trim().replaceAll('</script', '<\\/script');
   const page = join(folder, 'index.html');
   const examples = escaped(readFileSync(join(root, 'dist/first-list.json'), 'utf8'));
-  const tag = `<script src="${name}" data-list="${listScripts.join(' ')}" data-examples="${examples}">`;
+  const tag = `<script data-list="${listScripts.join(' ')}" data-examples="${examples}">${text}`;
   // The first frame is laid out once, in its own font.
   const font = readdirSync(join(folder, 'media')).find((each) =>
     /^archivo-latin-standard-normal-.+\.woff2$/.test(each),

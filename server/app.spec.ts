@@ -12,7 +12,10 @@ describe('the server', () => {
 
   beforeAll(async () => {
     const folder = mkdtempSync(join(tmpdir(), 'served-'));
-    writeFileSync(join(folder, 'index.html'), '<title>first page</title><kt-root></kt-root>');
+    writeFileSync(
+      join(folder, 'index.html'),
+      '<title>first page</title><kt-root></kt-root><script data-list="">0</script>',
+    );
     writeFileSync(join(folder, 'main-ABCDEF12.js'), 'export {};');
     writeFileSync(join(folder, 'chunk-ABCDEF34.js'), 'as it was written');
     writeFileSync(join(folder, 'chunk-ABCDEF34.js.gz'), gzipSync('as the build compressed it'));
@@ -58,12 +61,16 @@ describe('the server', () => {
     expect(page.headers.get('content-security-policy')).toContain("script-src 'self'");
   });
 
-  it('gives each first page a nonce of its own, under which its styles may be used', async () => {
+  it('gives each first page a nonce of its own, under which its styles and its own script may be used', async () => {
     const pages = [await fetch(base), await fetch(`${base}/index.html`), await fetch(`${base}/sheets`)];
     const nonces = await Promise.all(
       pages.map(async (page) => {
-        const inPage = /<kt-root ngCspNonce="([^"]+)">/.exec(await page.text())?.[1] ?? '';
-        expect(page.headers.get('content-security-policy')).toContain(`style-src 'self' 'nonce-${inPage}'`);
+        const text = await page.text();
+        const inPage = /<kt-root ngCspNonce="([^"]+)">/.exec(text)?.[1] ?? '';
+        const policy = page.headers.get('content-security-policy');
+        expect(policy).toContain(`style-src 'self' 'nonce-${inPage}'`);
+        expect(policy).toContain(`script-src 'self' 'wasm-unsafe-eval' 'nonce-${inPage}'`);
+        expect(text).toContain(`<script nonce="${inPage}" data-list="">0</script>`);
         return inPage;
       }),
     );

@@ -9,6 +9,8 @@ import { Hosts, onlyFor } from './hosts';
 
 /** Where Angular begins in the first page: it puts the nonce that it finds there on its styles. */
 const rootElement = '<kt-root>';
+/** The one script that stands in the first page itself (scripts/first-line.mjs). */
+const scriptInPage = '<script data-list=';
 
 /** A new nonce for each answer; the first page is sent with it. */
 const freshNonce: RequestHandler = (_request, response, next) => {
@@ -25,7 +27,7 @@ const headers = helmet({
     directives: {
       defaultSrc: ["'self'"],
       // WebAssembly is for the MP3 encoder, which ships with the application.
-      scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+      scriptSrc: ["'self'", "'wasm-unsafe-eval'", (_request, response) => `'nonce-${nonceOf(response)}'`],
       // Angular, Material and the text editor make style elements by script.
       styleSrc: ["'self'", (_request, response) => `'nonce-${nonceOf(response)}'`],
       imgSrc: ["'self'", 'data:', 'blob:'],
@@ -49,7 +51,10 @@ const firstPageOf =
     const file = join(folder, 'index.html');
     const isPage = extname(request.path) === '' || request.path === '/index.html';
     if (isPage && existsSync(file)) {
-      const page = readFileSync(file, 'utf8').replace(rootElement, `<kt-root ngCspNonce="${nonceOf(response)}">`);
+      const nonce = nonceOf(response);
+      const page = readFileSync(file, 'utf8')
+        .replace(rootElement, `<kt-root ngCspNonce="${nonce}">`)
+        .replace(scriptInPage, `<script nonce="${nonce}" data-list=`);
       response.set('Cache-Control', 'no-cache').type('html').send(page);
     } else response.status(404).type('text').send('Not found');
   };
