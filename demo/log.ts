@@ -39,7 +39,7 @@ const visits: readonly Visit[] = [
     share: 1,
     effort: 5,
     counted: 0.88,
-    note: 'Block before the cross has landed at last.',
+    note: 'The block before the cross has finally clicked.',
   },
   {
     sheetId: 'demo-first-watch',
@@ -47,7 +47,7 @@ const visits: readonly Visit[] = [
     share: 1,
     effort: 7,
     counted: 0.81,
-    note: 'First time through. Lead hook drops to the hip on the body shot.',
+    note: 'First time through. Lead hand drops to the hip on the body hook.',
   },
   {
     sheetId: 'demo-ten-minutes',
@@ -122,7 +122,7 @@ const everyOther = 2;
 const earlier: readonly Visit[] = weeksBefore.flatMap((week, back) =>
   week.map(([sheetId, effort, counted, ...faults], at): Visit => ({
     ...{ sheetId: `demo-${sheetId}`, daysAgo: firstOfWeek + 7 * back - everyOther * at, share: 1, effort, counted },
-    note: counted !== null && counted > 2 ? 'The clicker was never put back to nothing.' : '',
+    note: counted !== null && counted > 2 ? 'The clicker was never reset to zero.' : '',
     faults,
   })),
 );

@@ -71,7 +71,7 @@ const towerWarmUp: BlockDraft = {
 const coolDown = (ms: number): BlockDraft => ({
   kind: 'cool-down',
   ms,
-  pieces: [words(ms, 'Easy twists, arm circles, hips and hamstrings')],
+  pieces: [words(ms, 'Gentle twists, arm circles, hips and hamstrings')],
 });
 
 const firstWatch = sheet(
@@ -84,7 +84,7 @@ const firstWatch = sheet(
     {
       kind: 'round',
       ms: minutes(3),
-      title: 'One more each half minute',
+      title: 'Add one every thirty seconds',
       goal: 120,
       pieces: [ladder(demoText('Ladder truck'), [seconds(30)])],
     },
@@ -114,7 +114,7 @@ const firstWatch = sheet(
       pieces: [
         words(seconds(45), 'Plank', 'steady'),
         words(seconds(45), 'Dead bug', 'steady'),
-        words(seconds(45), 'Side plank, change half way', 'steady'),
+        words(seconds(45), 'Side plank, swap sides halfway', 'steady'),
         words(seconds(45), 'Hollow hold', 'steady'),
       ],
     },
@@ -159,7 +159,7 @@ const quickShadow = sheet(
 
 const oneARound = sheet(
   'demo-one-a-round',
-  'One more each round',
+  'Add one every round',
   { class: { people: 8, level: 'beginner', leftHanded: 1 } },
   [
     towerWarmUp,

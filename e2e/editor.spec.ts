@@ -130,11 +130,11 @@ test.describe('a sheet a coach can live in', () => {
     await page.locator('kt-block-view .head').nth(1).focus();
     await page.getByLabel('Search').fill('breaths');
     await page.keyboard.press('Tab');
-    await page.getByRole('button', { name: /^Long breaths/ }).focus();
+    await page.getByRole('button', { name: /^Slow, deep breaths/ }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.locator('kt-piece-view').getByLabel('Description')).toHaveValue('Long breaths');
+    await expect(page.locator('kt-piece-view').getByLabel('Description')).toHaveValue('Slow, deep breaths');
     await page.locator('mat-snack-bar-container').getByRole('button', { name: 'Undo' }).click();
-    await expect(page.locator('kt-piece-view').filter({ hasText: 'Long breaths' })).toHaveCount(0);
+    await expect(page.locator('kt-piece-view').filter({ hasText: 'Slow, deep breaths' })).toHaveCount(0);
   });
 
   test('on a phone what is put in is picked over the sheet, from below', async ({ page }) => {

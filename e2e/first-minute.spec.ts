@@ -182,7 +182,7 @@ test('something from the library is dragged to its place', async ({ page }) => {
   await page.goto('/sheets/demo-ten-minutes');
   await page.getByRole('tab', { name: 'Add' }).click();
   await page.getByLabel('Search').fill('long breaths');
-  const found = page.getByRole('button', { name: /^Long breaths/ });
+  const found = page.getByRole('button', { name: /^Slow, deep breaths/ });
   // Taken where it is and put where the rows are by then: what is loaded behind the sheet may push both down.
   await page.waitForLoadState('networkidle');
   await found.hover();
@@ -193,7 +193,7 @@ test('something from the library is dragged to its place', async ({ page }) => {
   await page.mouse.move(from.x - 40, from.y + from.height / 2, { steps: 5 });
   await page.mouse.move(to.x + 200, to.y + to.height / 2, { steps: 12 });
   await page.mouse.up();
-  await expect(page.locator('kt-block-view').first()).toContainText('Long breaths');
+  await expect(page.locator('kt-block-view').first()).toContainText('Slow, deep breaths');
 });
 
 test('every key can be called up and searched', async ({ page }) => {

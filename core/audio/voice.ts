@@ -43,12 +43,13 @@ const pauses: Readonly<Record<Sign, Milliseconds>> = { '': 20, ',': 130, '.': 26
 /** Longest run of words that is one clip. */
 export const longestClip = 12;
 
-/** Words as clips are named: small letters, numbers as words. `clipWords('Round 2')` → `["round", "two"]` */
+/** Words as clips are named: small letters, numbers as words; an apostrophe inside a word is part of it. `clipWords('Don’t, round 2')` → `["don't", "round", "two"]` */
 export function clipWords(words: string): readonly string[] {
   return words
     .toLowerCase()
     .replace(/\d+/g, (figures) => ` ${numberWord(Number(figures))} `)
-    .replace(/[^\p{L}\p{N} ]+/gu, ' ')
+    .replace(/(?<=\p{L})[’'](?=\p{L})/gu, "'")
+    .replace(/[^\p{L}\p{N}' ]+|(?<!\p{L})'|'(?!\p{L})/gu, ' ')
     .split(/\s+/)
     .filter(Boolean);
 }

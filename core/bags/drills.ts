@@ -21,18 +21,18 @@ const all = (words: Readonly<Record<Theme, string>>): readonly BagDrill[] =>
 /** Drills of the kinds that cannot take every combination (common practice, no source; our own words). A new one is a line here. */
 const drills: Partial<Record<BagKind, readonly BagDrill[]>> = {
   speed: all({
-    legs: 'triplets with busy feet: eight touches with one foot in front, then eight with the other',
+    legs: 'triplets with busy feet: eight touches with one foot forward, then eight with the other',
     body: 'soft touches that never reach the board, knees bent, then triplets',
     defence: 'triplets, six touches and a step to the side, back for six more',
     uppercuts: 'triplets from low hands: lift the fist to each touch and bring it back down',
-    hooks: 'triplets: side touches, three rebounds each, lead hand eight times, then rear',
-    straights: 'triplets: three rebounds to a touch, lead and rear in turn, then runs of singles',
+    hooks: 'triplets: side taps, three rebounds each, eight with the lead hand, then eight with the rear',
+    straights: 'triplets: three rebounds per touch, alternating lead and rear, then runs of singles',
   }),
   'double-end': all({
     legs: 'light straights on the move: two touches, circle, two touches',
     body: 'level changes: bend the knees and touch the ball from below eye height, straights only',
-    defence: 'one-two, then let the ball come past with a small slip',
-    uppercuts: 'soft straights, one at a time, and watch the ball back',
+    defence: 'one-two, then a small slip as the ball comes past',
+    uppercuts: 'soft straights, one at a time, watching the ball back in',
     hooks: 'a soft lead hook and a cross that brings the ball back',
     straights: 'non-stop light one-two, feet planted',
   }),
@@ -45,22 +45,22 @@ const drills: Partial<Record<BagKind, readonly BagDrill[]>> = {
     straights: 'single straights as the ball comes through the middle',
   }),
   standing: all({
-    legs: 'body kicks with a touch, one at a time, a step out after each',
+    legs: 'light body kicks, one at a time, stepping out after each',
     body: 'a step in, two to the body, a step out',
     defence: 'straight one-two, a roll, an angle out',
     uppercuts: 'a step in, single uppercuts, snap and touch',
-    hooks: 'head sets up body: hook high, hook low, an angle out',
-    straights: 'long straights in ones to threes, a step in and out',
+    hooks: 'head sets up body: hook high, hook low, angle out',
+    straights: 'long straights, one to three at a time, stepping in and out',
   }),
 };
 
 const plainDrills = all({
-  legs: 'single kicks, the foot set down after each',
+  legs: 'single kicks, foot back down after each',
   body: 'single touches to the body, a step out after each',
-  defence: 'one touch, one slip, in turn',
+  defence: 'alternate one touch, one slip',
   uppercuts: 'single uppercuts',
   hooks: 'single hooks',
-  straights: 'straights in ones to threes',
+  straights: 'straights, one to three at a time',
 });
 
 function themeOfMove(given: Move): Theme | null {

@@ -54,7 +54,7 @@ const small = { ...plain, targets: ['head'], families: ['punch'] } as const;
 export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   shadow: {
     name: 'shadow',
-    spoken: 'floor, shadow work',
+    spoken: 'floor for shadow boxing',
     ...big,
     body: 'none',
     gloves: false,
@@ -73,7 +73,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   standing: {
     name: 'standing',
-    spoken: 'standing bag',
+    spoken: 'freestanding bag',
     ...big,
     targets: ['head', 'body'],
     powerCapped: true,
@@ -83,7 +83,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   'double-end': {
     name: 'double-end',
-    spoken: 'double-end ball',
+    spoken: 'double-end bag',
     ...small,
     tricks: ['kick', 'knee', 'elbow', 'hold'],
     ball: true,
@@ -96,7 +96,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   reflex: {
     name: 'reflex',
-    spoken: 'reflex ball',
+    spoken: 'reflex bag',
     ...small,
     ball: true,
     powerCapped: true,

@@ -29,6 +29,6 @@ export function swingDrill(combination: Combination, period: Seconds, pace: Pace
     repetitionMs: Math.round(studyOf(combination, 'orthodox').ms / pace),
     gapMs: Math.round(Math.ceil(leastGap / swing) * swing),
     aside,
-    words: `Step round as it swings in, from ${aside.from.toFixed(1)} s after the last strike; go again when it leaves`,
+    words: `Step around the bag as it swings in, from ${aside.from.toFixed(1)} s after the last strike; go again as it swings away`,
   };
 }

@@ -144,8 +144,33 @@ export function lengthFindings(place: Place): Finding[] {
   ];
 }
 
-/** A call of the coach's that would fall behind its block. */
-export function sayFindings({ block, name }: Place): Finding[] {
+/** Two calls of the coach's at one second: nobody can say both then. */
+function sameSecondFindings({ block, name }: Place): Finding[] {
+  const says = (block.says ?? []).toSorted((a, b) => a.atMs - b.atMs);
+  const second = (atMs: number): number => Math.floor(atMs / 1000);
+  return says.slice(1).flatMap((say, index): Finding[] => {
+    const before = says[index];
+    if (block.ms === null || !before || second(before.atMs) !== second(say.atMs)) return [];
+    return [
+      {
+        level: 'warning',
+        kind: 'calls at one second',
+        where: name,
+        what: `“${before.words}” and “${say.words}” are both called at ${sayClock(say.atMs)}`,
+        mend: 'move one of them by some seconds, or make them one call',
+        blockId: block.id,
+        mends: [],
+      },
+    ];
+  });
+}
+
+/** Calls of the coach's that would fall behind their block, or on each other. */
+export function sayFindings(place: Place): Finding[] {
+  return [...outsideFindings(place), ...sameSecondFindings(place)];
+}
+
+function outsideFindings({ block, name }: Place): Finding[] {
   return (block.says ?? [])
     .filter(({ atMs }) => block.ms !== null && atMs >= block.ms)
     .map(({ words, atMs }) => ({

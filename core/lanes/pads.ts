@@ -32,23 +32,23 @@ export function pairUp(people: number, turns: number): Pairing[] {
 }
 
 function holdsFor(strike: Move): string {
-  const high = strike.target === 'body' ? 'low in front of the ribs' : 'at head height';
+  const high = strike.target === 'body' ? 'low, in front of the ribs' : 'at head height';
   switch (familyOf(strike)) {
     case 'punch':
       if (moveKind(strike.id).shape === 'turning')
-        return `${strike.side} side pad turned in, ${high}, a small press against it`;
-      if (moveKind(strike.id).shape === 'rising') return `${strike.side} side pad facing down, ${high}`;
+        return `${strike.side}-side pad turned in, ${high}; press back lightly as it lands`;
+      if (moveKind(strike.id).shape === 'rising') return `${strike.side}-side pad facing down, ${high}`;
       return `${strike.side} side pad facing out, ${high}`;
     case 'elbow':
-      return 'pad close to the shoulder, standing up, the other hand behind it';
+      return 'pad upright by the shoulder, other hand behind it';
     case 'knee':
-      return 'both pads crossed low in front of the belly, hips back';
+      return 'both pads crossed low in front of the stomach, hips back';
     case 'kick':
-      return 'both pads together at that side, elbows in, lean into it; shown to the leg it goes to the body here';
+      return 'both pads together on that side, elbows in, lean into it; a low kick becomes a body kick here';
     case 'teep':
-      return 'pad flat on the belly, one step back as it lands';
+      return 'pad flat on the stomach, step back as it lands';
     default:
-      return 'resist the push, then give';
+      return 'resist the push, then give way';
   }
 }
 
@@ -69,7 +69,7 @@ export function holderCalls(combination: Combination): string[] {
     .flatMap((content) =>
       content.kind === 'move'
         ? (holderCall(content) ?? [])
-        : ['show a pad at head height and take what comes, step round in between'],
+        : ['hold a pad at head height, catch what comes, move around in between'],
     );
   return calls.filter((call, at) => calls.indexOf(call) === at);
 }

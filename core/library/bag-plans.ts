@@ -17,7 +17,7 @@ round 2:00 "Inside: head sets up body, body sets up head" on standing
   0:40: 3b 3 ang
   0:40: 5 3b 3 ang
 rest 0:45
-round 2:00 "Both: straights carry you in" on standing
+round 2:00 "Both: use your straights to get in" on standing
   1:00: in+1 2 3 3b 3 ang
   1:00 strong: in+1 2 3 3b 3 ang`;
 
@@ -38,13 +38,13 @@ round 2:00 "Triplets" on speed
   1:00 rhythm 3 lead
   1:00 rhythm 3 rear
 rest 0:30
-round 2:00 "Triplets and growing runs of singles" on speed
+round 2:00 "Triplets, then longer runs of singles" on speed
   1:40 rhythm 3,3,1 turns grow 1-5
   0:20 rhythm 1 turns`;
 
 /** Plans that fit one kind of bag (trade page, section 7; common practice, no source). A new one is a line here. */
 export const bagPlans: readonly BagPlan[] = [
-  { name: 'Standing: outside, inside, both', bag: 'standing', text: standing },
+  { name: 'Freestanding: outside, inside, both', bag: 'standing', text: standing },
   {
     name: 'Double-end: soft to hard',
     bag: 'double-end',
@@ -53,8 +53,8 @@ export const bagPlans: readonly BagPlan[] = [
   { name: 'Reflex: soft to hard', bag: 'reflex', text: softToHard('reflex', '1 wait 2', '0:30 easy: 1') },
   { name: 'Speed: fives, triplets, singles', bag: 'speed', text: speed },
   {
-    name: 'Hung bag: round it in time with the swing',
+    name: 'Heavy bag: around it, in time with the swing',
     bag: 'heavy',
-    text: 'round 3:00 "In time with the swing" on heavy\n  1:00 easy: 1 out\n  1:00: 1 2 ang between "step round as it swings in"\n  1:00: tp ang between "let it swing past"',
+    text: 'round 3:00 "In time with the swing" on heavy\n  1:00 easy: 1 out\n  1:00: 1 2 ang between "step around as it swings in"\n  1:00: tp ang between "let it swing past"',
   },
 ];

@@ -8,6 +8,8 @@ export type Equipment = 'rope' | 'mat' | 'bag';
 /** A warm-up, core or cool-down piece: what it is called, how long it usually takes, and how it is done. */
 export interface Exercise {
   readonly name: string;
+  /** What it was called before; sheets that say so mean it. */
+  readonly formerly?: string;
   /** How the figure stands for it; null where it cannot show it. */
   readonly still: StillName | null;
   readonly part: 'warm-up' | 'core' | 'cool-down';

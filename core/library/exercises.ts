@@ -21,8 +21,12 @@ export function exercisesFor(
   );
 }
 
-/** The piece that some words name, whatever else they say; null where they name none. */
+/** The exercise that some words name, by its older name too, whatever else they say; null where they name none. */
 export function exerciseNamed(words: string): Exercise | null {
   const plain = words.toLowerCase();
-  return exercises.find((each) => plain.startsWith(each.name.toLowerCase())) ?? null;
+  return (
+    exercises.find(({ name, formerly }) =>
+      [name, formerly].some((each) => each !== undefined && plain.startsWith(each.toLowerCase())),
+    ) ?? null
+  );
 }

@@ -46,7 +46,7 @@ export const otherMoves = [
     alternates: true,
     loads: 'own side',
     offered: 'plain',
-    holder: 'feed a slow straight past the ear',
+    holder: 'feed a slow straight past their ear',
   },
   {
     ...defence,
@@ -61,7 +61,7 @@ export const otherMoves = [
     marked: true,
     loads: 'own side',
     offered: 'plain',
-    holder: 'swing a pad over the head',
+    holder: 'swing a pad over their head',
   },
   {
     ...defence,
@@ -75,7 +75,7 @@ export const otherMoves = [
     marked: true,
     loads: 'own side',
     offered: 'plain',
-    holder: 'swing a pad over the head',
+    holder: 'swing a pad over their head',
   },
   {
     ...defence,
@@ -92,7 +92,7 @@ export const otherMoves = [
     alternates: true,
     loads: 'other side',
     offered: 'plain',
-    holder: 'touch the guard with a pad',
+    holder: 'tap their guard with a pad',
   },
   {
     ...defence,
@@ -116,7 +116,7 @@ export const otherMoves = [
     ms: 300,
     short: { both: 'pu' },
     alsoNames: ['pull'],
-    holder: 'feed a straight that falls short',
+    holder: 'feed a straight punch that falls just short',
   },
   {
     ...defence,
@@ -126,7 +126,7 @@ export const otherMoves = [
     ms: 250,
     short: { both: 'cov' },
     alsoNames: ['cover up'],
-    holder: 'touch the guard with a pad',
+    holder: 'tap their guard with a pad',
   },
   {
     ...defence,
@@ -141,7 +141,7 @@ export const otherMoves = [
     marked: true,
     readiesLegs: true,
     offered: 'plain',
-    holder: 'feed a light low kick to that leg, to be checked',
+    holder: 'feed a light low kick to that leg for them to check',
   },
   {
     ...step,
@@ -236,7 +236,7 @@ export const otherMoves = [
     offered: 'plain',
     short: { both: 'gr' },
     distance: 'joins',
-    holder: 'let them take hold of both pads',
+    holder: 'let them grab both pads',
   },
   {
     ...hold,
@@ -248,7 +248,7 @@ export const otherMoves = [
     usual: 'lead',
     offered: onlyLead,
     short: { both: 'po' },
-    holder: 'let the palm lie on the pad and stand firm',
+    holder: 'let them post on the pad; stand firm',
   },
   {
     ...move,

@@ -33,7 +33,7 @@ function sidedDefence(tokens: readonly Token[], index: number, scheme: Scheme): 
   };
 }
 
-const singular = (of: SlotKind): string | null => slotNature(of).said?.one ?? null;
+const singular = (of: SlotKind): string => slotNature(of).said.one;
 
 /** "any 1 kick" reads as a slot of punches, and then a kick. */
 function oneOfAKind(tokens: readonly Token[], index: number): SecondReading | null {

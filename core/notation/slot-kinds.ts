@@ -12,8 +12,8 @@ export interface SlotNature {
   readonly counts: Readonly<Partial<Record<SlotCount, number>>>;
   /** Where one of its strikes goes; the shares add up to one, or there are none where nothing is hit. */
   readonly targets: Readonly<Partial<Record<Target, number>>>;
-  /** One and more of them, as they are said; null where the number alone says it. */
-  readonly said: { readonly one: string; readonly more: string } | null;
+  /** One and more of them, as they are said: a number alone would be heard as a punch. */
+  readonly said: { readonly one: string; readonly more: string };
 }
 
 const hand = { counts: { punches: 1 }, targets: { head: 1 } } as const;
@@ -24,8 +24,8 @@ export const slotNatures = {
   straights: { ...hand, ms: 300, said: { one: 'straight', more: 'straights' } },
   hooks: { ...hand, ms: 360, said: { one: 'hook', more: 'hooks' } },
   uppercuts: { ...hand, ms: 380, said: { one: 'uppercut', more: 'uppercuts' } },
-  body: { ms: 347, counts: { punches: 1 }, targets: { body: 1 }, said: { one: 'to the body', more: 'to the body' } },
-  punches: { ...hand, ms: 347, said: null },
+  body: { ms: 347, counts: { punches: 1 }, targets: { body: 1 }, said: { one: 'punch to the body', more: 'punches to the body' } },
+  punches: { ...hand, ms: 347, said: { one: 'punch', more: 'punches' } },
   kicks: { ms: 750, counts: { kicks: 1 }, targets: { body: 1 }, said: { one: 'kick', more: 'kicks' } },
   strikes: {
     ms: 347,

@@ -3,8 +3,8 @@ import type { Milliseconds, SessionTime } from '../units';
 import type { Saying } from './saying';
 import type { SoundKind } from './sounds';
 
-/** A short form is worth this share of the full one. */
-export const shortWorth = 0.8;
+/** The shortest form is worth this share of the full one; one between them lies between. */
+const shortWorth = 0.8;
 
 /** What the coach has locked goes before everything but the bell. */
 export const lockedWorth = 5000;
@@ -24,6 +24,10 @@ export interface Phrase extends Saying {
   readonly parts?: readonly Part[];
 }
 
+/** What begins is worth so much less for each second that it is said late, down to a least (house values): half a second costs more than a time call, a reminder or praise is worth. */
+const latePerSecond = 400;
+const mostLate = 360;
+
 /** Something that would be good to say, and when it still is. */
 export interface Candidate {
   /** The same from one working out to the next, so that a coach's change stays with it. */
@@ -35,6 +39,8 @@ export interface Candidate {
   readonly from: SessionTime;
   /** … and has ended by then. */
   readonly until: SessionTime;
+  /** The moment that it announces: later than this it is worth less. */
+  readonly due?: SessionTime;
   /** What sounds with it. */
   readonly sound?: SoundKind;
   /** Locked by the coach at its moment … */
@@ -46,6 +52,15 @@ export interface Candidate {
 
 /** Candidates in the order of their windows. `candidates.sort(byWindow)` */
 export const byWindow = (a: Candidate, b: Candidate): number => a.from - b.from || a.until - b.until;
+
+/** What a candidate loses by being said so late. `lateCost({ due: 30_000 }, 30_500)` → `200` */
+export function lateCost({ due }: Pick<Candidate, 'due'>, at: SessionTime): number {
+  return due === undefined ? 0 : Math.min(mostLate, (Math.max(0, at - due) * latePerSecond) / 1000);
+}
+
+/** The share of a candidate's worth that one of its forms has, the full one first. `shareOf(1, 2)` → `0.8` */
+export const shareOf = (form: number, forms: number): number =>
+  forms < 2 ? 1 : 1 - ((1 - shortWorth) * form) / (forms - 1);
 
 /** Time that the longest form of a candidate takes. `longestForm(candidate)` → `1800` */
 export function longestForm({ phrases }: Pick<Candidate, 'phrases'>): Milliseconds {

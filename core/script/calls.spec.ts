@@ -5,7 +5,7 @@ import { compile } from '../timeline/compile';
 import type { Sheet } from '../sheet/schema';
 import { findings } from '../findings/index';
 import { apart } from './apart.spec';
-import { leastGap, spokenLength, type Call, type Candidate } from './call';
+import { lateCost, leastGap, spokenLength, type Call, type Candidate } from './call';
 import { bellPhrase, phrases } from './speech';
 import { mostExact, schedule } from './schedule';
 import { startGrid, worthOf } from './solve';
@@ -24,7 +24,10 @@ function exhaustive(candidates: readonly Candidate[]): number {
       for (let at = candidate.from; at + phrase.ms <= candidate.until; at += startGrid) {
         const to = at + phrase.ms;
         if (taken.every((other) => at >= other.to + leastGap || to + leastGap <= other.from))
-          best = Math.max(best, worthOf(candidate, phrase) + place(index + 1, [...taken, { from: at, to }]));
+          best = Math.max(
+            best,
+            worthOf(candidate, phrase) - lateCost(candidate, at) + place(index + 1, [...taken, { from: at, to }]),
+          );
       }
     return best;
   };
@@ -38,12 +41,14 @@ const small: fc.Arbitrary<Candidate> = fc
     room: fc.integer({ min: 0, max: 12 }).map((tenths) => tenths * 100),
     full: fc.integer({ min: 3, max: 12 }).map((tenths) => tenths * 100),
     short: fc.option(fc.integer({ min: 2, max: 6 }).map((tenths) => tenths * 100)),
+    late: fc.boolean(),
   })
-  .map(({ kind, from, room, full, short }) => ({
+  .map(({ kind, from, room, full, short, late }) => ({
     key: 'one',
     kind: kind as Candidate['kind'],
     from,
     until: from + full + room,
+    ...(late ? { due: from } : {}),
     phrases: [
       { form: 'full' as const, say: 'words', ms: full },
       ...(short === null ? [] : [{ form: 'short' as const, say: 'word', ms: Math.min(short, full) }]),
@@ -57,8 +62,9 @@ describe('the scheduler of calls', () => {
         const candidates = made.map((each, at) => ({ ...each, key: `${at}` }));
         const result = schedule(candidates);
         const worth = result.calls.reduce((sum, call) => {
-          const phrase = { form: call.form, say: call.say, ms: call.ms };
-          return sum + worthOf({ key: '', kind: call.kind, phrases: [phrase], from: 0, until: 0 }, phrase);
+          const candidate = candidates.find(({ key }) => key === call.key);
+          const phrase = candidate?.phrases.find(({ form, ms }) => form === call.form && ms === call.ms);
+          return candidate && phrase ? sum + worthOf(candidate, phrase) - lateCost(candidate, call.at) : NaN;
         }, 0);
         expect(worth).toBeCloseTo(exhaustive(candidates), 6);
         apart(result.calls);

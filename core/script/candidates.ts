@@ -11,7 +11,7 @@ import type { FocusTrail } from './focus';
 import { breakNews } from './gear';
 import { usualOptions, type CallOptions } from './options';
 import { passCalls, type Stood } from './pass-calls';
-import { breakWords, noNews, type BreakWords } from './rest-calls';
+import { breakWords, noNews, overview, preview, type BreakWords } from './rest-calls';
 import { plain } from './saying';
 import { onGrid, startGrid } from './solve';
 
@@ -101,11 +101,25 @@ function breakCalls(at: SessionTime, words: readonly BreakWords[], speech: Speec
   });
 }
 
-/** What is said before second zero: get ready, and the count. */
-function leadCalls({ speech, countFrom, talk }: CallOptions): Call[] {
+/** Before the count, and before what the first round is (house values). */
+const clearOfCount: Milliseconds = 500;
+const readyLead: Milliseconds = 3500;
+
+/** What is said before second zero: get ready, the first round where nothing stands before it, and the count. */
+function leadCalls(first: Pass | undefined, options: CallOptions): Call[] {
+  const { speech, countFrom, talk, quiet } = options;
   const make = makerFor('lead', speech);
-  const ready = make.exactly('time', -(countFrom * 1000 + 4000), worded(speech, 'get ready').full);
-  return [...(isSaid('time', talk) ? [ready] : []), ...countDown(0, countFrom, make)].flatMap((candidate): Call[] => {
+  const words =
+    first?.isRound && isSaid('preview', talk) && !quiet.includes('preview') ? preview(first, options) : null;
+  const [named] = words ? phrases({ full: words.full }, speech) : [];
+  const until = -(countFrom * 1000) - clearOfCount;
+  const ready = make.exactly('time', until - (named ? named.ms : 0) - readyLead, worded(speech, 'get ready').full);
+  const all = [
+    ...(isSaid('time', talk) ? [ready] : []),
+    ...(named ? [make.phrased('preview', until - named.ms, named)] : []),
+    ...countDown(0, countFrom, make),
+  ];
+  return all.flatMap((candidate): Call[] => {
     const { key, kind, from, until, sound, phrases: forms } = candidate;
     const [phrase] = forms;
     return phrase ? [{ ...phrase, key, kind, at: from, opens: from, closes: until, ...(sound ? { sound } : {}) }] : [];
@@ -117,7 +131,7 @@ function leadCalls({ speech, countFrom, talk }: CallOptions): Call[] {
  * is said is chosen by `schedule`.
  * @example candidatesOf(compile(sheet)).candidates
  */
-export function candidatesOf(timeline: Timeline, options: CallOptions = usualOptions): CallPlan {
+export function candidatesOf(timeline: Timeline, options: CallOptions = usualOptions, title = ''): CallPlan {
   const { speech, talk, quiet } = options;
   const edits = new Map(options.edits.map((edit) => [edit.key, edit]));
   const passes = passesOf(timeline);
@@ -147,7 +161,8 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
       breaks.push({ at: pass.at, calls: breakCalls(pass.at, words, speech) });
       return;
     }
-    const made = passCalls({ pass, before, next, news: here, stood, lastWork, rounds }, trail, options);
+    const begins = index === 0 ? overview(timeline, title, options) : null;
+    const made = passCalls({ pass, before, next, news: here, stood, lastWork, rounds, begins }, trail, options);
     all.push(...made.candidates);
     trail = made.trail;
     if (pass.block === 'rest') return;
@@ -167,5 +182,5 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
   };
   // Mostly nothing is edited, and there are hundreds of them.
   const candidates = edits.size === 0 ? made : made.flatMap(asEdited);
-  return { candidates, muted, breaks, lead: leadCalls(options) };
+  return { candidates, muted, breaks, lead: leadCalls(passes[0], options) };
 }

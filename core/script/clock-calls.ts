@@ -23,7 +23,7 @@ const timesLeft: readonly (readonly [seconds: number, least: Milliseconds, most:
 const tenFrom: Milliseconds = 20_000;
 const ledOutFrom: Milliseconds = 30_000;
 /** From this length on half of a round, and of any other work, is told (house values). */
-const halfFrom: Milliseconds = 120_000;
+const halfFrom: Milliseconds = 150_000;
 const halfOfBlockFrom: Milliseconds = 60_000;
 /** From this length on a round is cheered (house value). */
 const cheerFrom: Milliseconds = 120_000;
@@ -77,7 +77,7 @@ export function roundClock(pass: Pass, make: Maker, cheered: number, { speech }:
   const timed = (at: SessionTime, words: Words): Candidate => make.within('time', at, at + lateTime, words);
   for (const [seconds, least, most] of timesLeft)
     if (length >= least && length < most) out.push(timed(pass.end - seconds * 1000, sayTime(seconds, speech)));
-  if (length >= halfFrom && length / 2 !== 60_000) out.push(timed(pass.at + length / 2, worded(speech, 'half way')));
+  if (length >= halfFrom) out.push(timed(pass.at + length / 2, worded(speech, 'half way')));
   const cheer = speech.cheers[cheered % Math.max(1, speech.cheers.length)];
   if (length >= cheerFrom && cheer)
     out.push(make.within('cheer', pass.at + length * 0.35, pass.at + length * 0.5, { full: plain(cheer) }));

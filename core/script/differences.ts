@@ -3,7 +3,7 @@ import type { CallKind, PhraseKey } from '../sheet/call-kinds';
 import type { Leaf } from '../timeline/leaf';
 import type { Percent } from '../units';
 import { paceWords } from './phrasebook';
-import { capital, plain } from './saying';
+import { capital, joined, plain, small, type Saying } from './saying';
 import { worded, type Speech, type Words } from './speech';
 
 /** Something that is done in another way than in the piece before. */
@@ -35,12 +35,21 @@ export const plainManner: Manner = {
   between: null,
 };
 
+/** What changes at once, in one call: `All-out, non-stop`. */
+function together([first, ...more]: readonly Words[]): Words {
+  if (!first) throw new Error('nothing to say');
+  if (more.length === 0) return first;
+  const all = (each: (words: Words) => Saying): Saying =>
+    joined([each(first), ...more.map((words) => small(each(words)))], ', ');
+  return { full: all(({ full }) => full), short: all(({ full, short }) => short ?? full) };
+}
+
 /** Whether there is something between: a breath between repetitions, stillness between calls. */
 const hasBetween = ({ doing }: Leaf): boolean => doing === 'combination' || doing === 'calls';
 
 /**
- * Every way in which a piece is done otherwise than the one before, each to be said on its own: technique, speed or power;
- * effort; non-stop; what is done in between (trade page, section 9).
+ * Every way in which a piece is done otherwise than the one before: technique, speed or power, effort and non-stop in one
+ * call; what is done in between (trade page, section 9).
  * @example differences(leaf, before, speech).map(({ words }) => words.full.say) // ["Speed"]
  */
 export function differences(leaf: Leaf, before: Manner, speech: Speech): Difference[] {
@@ -48,10 +57,16 @@ export function differences(leaf: Leaf, before: Manner, speech: Speech): Differe
   const say = (kind: CallKind, words: Words): void => {
     out.push({ kind, words });
   };
-  if (leaf.focus !== before.focus) say('effort', worded(speech, leaf.focus ? focusPhrases[leaf.focus] : 'no focus'));
-  if (leaf.effort !== before.effort) say('effort', effortWords(leaf.effort, speech));
+  const manner: Words[] = [];
+  if (leaf.focus && leaf.focus !== before.focus) manner.push(worded(speech, focusPhrases[leaf.focus]));
+  // Speed or power says how hard: "steady" behind it would take it back.
+  const saidByFocus = leaf.focus !== null && leaf.focus !== 'technique' && leaf.effort === plainManner.effort;
+  if (leaf.effort !== before.effort && !saidByFocus) manner.push(effortWords(leaf.effort, speech));
   if (leaf.doing === 'combination' && leaf.nonStop !== before.nonStop)
-    say('effort', worded(speech, leaf.nonStop ? 'non-stop' : 'with breath'));
+    manner.push(worded(speech, leaf.nonStop ? 'non-stop' : 'with breath'));
+  // That it is as usual again is said only where nothing else tells it.
+  if (leaf.focus === null && before.focus !== null && manner.length === 0) manner.push(worded(speech, 'no focus'));
+  if (manner.length > 0) say('effort', together(manner));
   if (hasBetween(leaf) && leaf.between !== before.between)
     say(
       'between',

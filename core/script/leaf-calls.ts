@@ -3,8 +3,8 @@ import { numberWord } from '../number-words';
 import { drillLeadMs } from '../progressions/call-drill';
 import type { CallKind } from '../sheet/call-kinds';
 import type { Leaf } from '../timeline/leaf';
-import type { Milliseconds } from '../units';
-import { leastGap, type Candidate } from './call';
+import type { Milliseconds, SessionTime } from '../units';
+import { bellMs, leastGap, type Candidate } from './call';
 import { makerFor, type Maker } from './candidate';
 import { differences, plainManner, type Manner } from './differences';
 import { earlyMoves, leafWords, passName } from './leaf-words';
@@ -16,9 +16,17 @@ import { strikeCalls } from './strikes';
 
 /** A new combination is still worth naming for this long after it began (house value). */
 const newFor: Milliseconds = 8000;
-/** A change of effort or manner, and one of hitter and holder, is worth saying for this long (house values). */
+/**
+ * Work that goes on is named again after so long, or after twelve repetitions where that comes first, but not more often
+ * than the least; it may come so much earlier or later, and not shortly before its end (house values).
+ */
+const againEvery: Milliseconds = 50_000;
+const againLeast: Milliseconds = 20_000;
+const againAfterRepetitions = 12;
+const againSlack = 0.1;
+const againBeforeEnd: Milliseconds = 12_000;
+/** A change of effort or manner is worth saying for this long (house value). */
 const mannerFor: Milliseconds = 8000;
-const holdersFor: Milliseconds = 4000;
 /** A stage this long is reminded of its early part (house value). */
 const longStage: Milliseconds = 15_000;
 /** The coach's own call may be this late (house value). */
@@ -38,10 +46,12 @@ export interface Context {
   readonly before: Leaf | undefined;
   /** The work before it wherever it stood, rests passed over. */
   readonly lastWork: Leaf | undefined;
+  /** When what is done was last named as new. */
+  readonly since: SessionTime;
 }
 
 /** Whether a leaf goes on with what was done before it. */
-function sameWork(leaf: Leaf, before: Leaf | undefined): boolean {
+export function sameWork(leaf: Leaf, before: Leaf | undefined): boolean {
   return (
     before?.blockId === leaf.blockId &&
     before.round === leaf.round &&
@@ -99,17 +109,21 @@ function turnByTurn(leaf: Leaf, make: Maker, speech: Speech, first: Candidate): 
 }
 
 /** What is said when a leaf begins, where it is not what was done before; the block's name first, where it has none yet. */
-function beginning(leaf: Leaf, { before }: Context, make: Maker, speech: Speech): Candidate[] {
+function beginning(leaf: Leaf, { before }: Context, make: Maker, options: CallOptions): Candidate[] {
+  const { speech } = options;
   if (!isNamed(leaf)) return [];
   if (sameWork(leaf, before)) {
-    if (!leaf.words || leaf.words === before?.words) return [];
+    if (leaf.words === before?.words) return [];
+    // Where a label ends, what goes on without it is named.
+    if (!leaf.words)
+      return [make.withRoom('new', leaf.at, leaf.at + newFor, leaf.at + leaf.ms, leafWords(leaf, speech))];
     return [make.within('new', leaf.at, leaf.at + newFor, { full: plain(`${leaf.words}.`) })];
   }
   const own = leafWords(leaf, speech);
   const opens = before === undefined && leaf.block !== 'round' && leaf.block !== 'show';
   const named: Words =
     opens && (leaf.words || leaf.combination || leaf.title)
-      ? worded(speech, 'block begins', { block: passName(leaf), exercise: own.full })
+      ? worded(speech, 'block begins', { block: passName(leaf, options), exercise: own.full })
       : own;
   const [firstCall] = leaf.drillCalls;
   const lead = Math.min(drillLeadMs, (firstCall?.at ?? Infinity) - leastGap, leaf.ms);
@@ -121,6 +135,33 @@ function beginning(leaf: Leaf, { before }: Context, make: Maker, speech: Speech)
   return turnByTurn(leaf, make, speech, made);
 }
 
+/** What goes on for long is named again, so that whoever joins late or forgets can catch up. */
+export function namedAgain(leaf: Leaf, { since }: Context, make: Maker, speech: Speech): Candidate[] {
+  const { combination, voice } = leaf;
+  const repetition = repetitionOf(leaf);
+  if (!combination || repetition === null || voice === 'strikes' || combination.items[0]?.kind === 'freestyle')
+    return [];
+  const every = Math.max(againLeast, Math.min(againEvery, againAfterRepetitions * (repetition + leaf.gapMs)));
+  const words: Words = { full: capital(sayCombination(combination, speech)) };
+  const length = speech.lengthOf(words.full);
+  const end = leaf.at + leaf.ms - againBeforeEnd;
+  const out: Candidate[] = [];
+  for (let at = since + every; at + length <= end; at += every)
+    if (at >= leaf.at + every / 2) {
+      const until = Math.min(end, at + againSlack * every + length);
+      out.push(make.within('again', at - againSlack * every, until, words));
+    }
+  return out;
+}
+
+/** The coach's own calls of a leaf, which are said wherever they stand. */
+export function ownCalls(leaf: Leaf, make: Maker): Candidate[] {
+  return leaf.says.map(({ at, words }) => {
+    const from = leaf.at + at;
+    return make.withRoom('own', from, from + ownSlack, leaf.at + leaf.ms, { full: plain(words) });
+  });
+}
+
 /** Calls inside a leaf: of its drill at their moment, and of the coach's own. */
 function innerCalls(leaf: Leaf, make: Maker): Candidate[] {
   const drill = leaf.drillCalls.map(({ at, say, punches }) => {
@@ -128,18 +169,17 @@ function innerCalls(leaf: Leaf, make: Maker): Candidate[] {
     const words = say === 'go' || say === word ? plain(say) : joined([plain(say), plain(word)], ', ');
     return make.exactly('drill', leaf.at + at, words);
   });
-  const own = leaf.says.map(({ at, words }) => {
-    const from = leaf.at + at;
-    return make.withRoom('own', from, from + ownSlack, leaf.at + leaf.ms, { full: plain(words) });
-  });
-  return [...drill, ...own];
+  return [...drill, ...ownCalls(leaf, make)];
 }
 
 /** Everything that would be good to say in a leaf of work. */
 export function leafCalls(leaf: Leaf, context: Context, options: CallOptions): Candidate[] {
   const { speech } = options;
   const make = makerFor(leafPlace(leaf), speech);
-  const out = beginning(leaf, context, make, speech);
+  // A round's bell goes before its first word.
+  const bell = leaf.block === 'round' && context.before === undefined ? bellMs + leastGap : 0;
+  const due = leaf.at + bell;
+  const out = beginning(leaf, context, make, options).map((each, at) => (at === 0 ? { ...each, due } : each));
   const within = (kind: CallKind, from: Milliseconds, until: Milliseconds, words: Words): void => {
     out.push(make.withRoom(kind, leaf.at + from, leaf.at + until, leaf.at + leaf.ms, words));
   };
@@ -149,15 +189,16 @@ export function leafCalls(leaf: Leaf, context: Context, options: CallOptions): C
   if (isNamed(leaf))
     for (const { kind, words } of differences(leaf, mannerBefore(leaf, context), speech)) {
       const begin = Math.min(after, Math.max(0, leaf.ms - mannerFor));
-      within(kind, begin, begin + mannerFor, words);
+      out.push({
+        ...make.withRoom(kind, leaf.at + begin, leaf.at + begin + mannerFor, leaf.at + leaf.ms, words),
+        due: due + begin,
+      });
       after += speech.lengthOf(words.full) + leastGap;
     }
   if (leaf.doing === 'pause' && leaf.words) within('preview', 0, leaf.ms - 1000, leafWords(leaf, speech));
-  out.push(...innerCalls(leaf, make), ...strikeCalls(leaf, make, speech));
+  out.push(...innerCalls(leaf, make), ...strikeCalls(leaf, make, speech), ...namedAgain(leaf, context, make, speech));
   const early = earlyMoves(leaf);
   if (early && leaf.ms >= longStage)
     within('reminder', leaf.ms * 0.4, leaf.ms * 0.8, worded(speech, 'keep', { moves: sayCombination(early, speech) }));
-  if (options.onPads && leaf.block === 'round' && leaf.combination && leaf.ms >= 2 * newFor)
-    within('lanes', leaf.ms / 2, leaf.ms / 2 + holdersFor, worded(speech, 'change holders'));
   return out;
 }

@@ -7,6 +7,7 @@ import type { Leaf } from '../timeline/leaf';
 import { blockWords } from '../timeline/names';
 import { capital, joined, plain, type Saying } from './saying';
 import { sayCombination } from './say-combination';
+import type { CallOptions } from './options';
 import { worded, type Speech, type Words } from './speech';
 
 /** How a stage is announced by how it comes out of the one before; those that are not named here are said as they are. */
@@ -34,10 +35,10 @@ function partOf(combination: Combination, places: readonly number[]): Combinatio
   return part;
 }
 
-/** The new moves of a stage alone, for when there is no time for the whole; the whole without its words where all of it is new. */
-function newMoves({ stage, added }: Leaf, combination: Combination, speech: Speech): Saying {
-  if (stage?.step !== 'add' || added.length === 0) return sayCombination(combination, speech);
-  return worded(speech, 'add', { moves: sayCombination(partOf(combination, added), speech) }).full;
+/** The new moves of a stage that adds some to what was done before; null where all of it is new, or nothing is. */
+function newMoves({ stage, added }: Leaf, combination: Combination, speech: Speech): Saying | null {
+  const adds = stage?.step === 'add' || stage?.step === 'front';
+  return adds && added.length > 0 ? sayCombination(partOf(combination, added), speech) : null;
 }
 
 /** With the stop that ends it. */
@@ -45,13 +46,16 @@ const sentence = (saying: Saying): Saying => ({ say: `${saying.say}.`, of: [sayi
 
 function combinationWords(leaf: Leaf, combination: Combination, speech: Speech): Words {
   const saying = sayCombination(combination, speech);
+  const moves = newMoves(leaf, combination, speech);
   const key = leaf.stage ? stagePhrases[leaf.stage.step] : null;
-  const whole = key ? worded(speech, key, { combination: saying }).full : saying;
+  const whole = key ? worded(speech, key, { combination: saying, moves: moves ?? saying }).full : saying;
   const named = leaf.words ? { say: `${leaf.words}: ${whole.say}`, of: [plain(`${leaf.words}: `), whole] } : whole;
-  return { full: capital(sentence(named)), short: newMoves(leaf, combination, speech) };
+  // Where there is no time for the whole, what is new is said alone.
+  const short = moves && leaf.stage?.step === 'add' ? worded(speech, 'add', { moves }).full : saying;
+  return { full: capital(sentence(named)), short: capital(sentence(short)) };
 }
 
-const hands = { lead: 'lead hand', rear: 'rear hand', both: 'hands in turn' } as const;
+const hands = { lead: 'lead hand', rear: 'rear hand', both: 'alternating hands' } as const;
 
 function rhythmWords({ row, touches, words }: Leaf, speech: Speech): Words {
   const sides = new Set(touches.map(({ side }) => side));
@@ -108,9 +112,15 @@ function saysItsRound(title: string, round: number): boolean {
   return found === String(round) || found === numberWord(round);
 }
 
-/** What comes next, by its name: `Round 2, Hands`, `Core`. A title that says the number is not doubled. */
-export function passName({ block, round, title }: Leaf): Saying {
-  const name = round === null ? blockWords[block] : `Round ${round}`;
+/** A round by its number among all of them, the last one as the last: `round two of four`, `the last round`. */
+function roundWords(round: number, rounds: number): string {
+  if (round === rounds && rounds > 1) return 'the last round';
+  return rounds > 1 ? `round ${numberWord(round)} of ${numberWord(rounds)}` : `round ${numberWord(round)}`;
+}
+
+/** What comes next, by its name: `round two of four, Hands`, `Core`. A title that says the number is not doubled. */
+export function passName({ block, round, title }: Leaf, { rounds }: Pick<CallOptions, 'rounds'>): Saying {
+  const name = round === null ? blockWords[block] : roundWords(round, rounds);
   if (!title) return plain(name);
   if (round !== null && saysItsRound(title, round)) return plain(title);
   return joined([plain(name), plain(title)], ', ');

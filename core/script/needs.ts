@@ -43,8 +43,7 @@ export interface CrowdedCall {
 }
 
 /**
- * New combinations and own calls, as the coach has worded them, that cannot be said where they stand; rests have needs of
- * their own. `crowdedCalls(compile(sheet))[0].takes`
+ * New combinations and own calls, as the coach has worded them, that cannot be said where they stand. `crowdedCalls(compile(sheet))[0].takes`
  */
 export function crowdedCalls(timeline: Timeline, options: CallOptions = usualOptions): CrowdedCall[] {
   const { candidates } = candidatesOf(timeline, options);
@@ -55,6 +54,6 @@ export function crowdedCalls(timeline: Timeline, options: CallOptions = usualOpt
     const room = Math.max(0, call.until - call.from - (bells.has(call.from) ? bellMs + leastGap : 0));
     if (takes <= room) return [];
     const leaf = timeline.leaves.findLast(({ at, open }) => !open && at <= call.from);
-    return leaf && leaf.kind !== 'rest' ? [{ call, leaf, takes, room }] : [];
+    return leaf ? [{ call, leaf, takes, room }] : [];
   });
 }

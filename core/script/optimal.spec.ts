@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import loadHighs, { type Highs } from 'highs';
 import { readTempoText } from '../formats/tempo-text/read';
 import { compile } from '../timeline/compile';
-import { leastGap, type Candidate } from './call';
+import { lateCost, leastGap, type Candidate } from './call';
 import { candidatesOf } from './candidates';
 import { mostExact, schedule, stretches, type Schedule } from './schedule';
 import { isFixed, onGrid, startGrid, worthOf } from './solve';
@@ -22,7 +22,12 @@ function waysOf(candidates: readonly Candidate[]): Way[] {
       const out: Way[] = [];
       const first = isFixed(candidate) ? candidate.from : onGrid(candidate.from);
       for (let at = first; at + phrase.ms <= candidate.until; at += startGrid) {
-        out.push({ call, at, end: at + phrase.ms + leastGap, worth: worthOf(candidate, phrase) });
+        out.push({
+          call,
+          at,
+          end: at + phrase.ms + leastGap,
+          worth: worthOf(candidate, phrase) - lateCost(candidate, at),
+        });
         if (isFixed(candidate)) break;
       }
       return out;
@@ -52,7 +57,8 @@ function greatest(highs: Highs, candidates: readonly Candidate[]): number {
 function worthIn({ calls }: Schedule, candidates: readonly Candidate[]): number {
   return calls.reduce((sum, call) => {
     const candidate = candidates.find(({ key }) => key === call.key);
-    return candidate ? sum + worthOf(candidate, { form: call.form, say: call.say, ms: call.ms }) : NaN;
+    const phrase = candidate?.phrases.find(({ form, ms }) => form === call.form && ms === call.ms);
+    return candidate && phrase ? sum + worthOf(candidate, phrase) - lateCost(candidate, call.at) : NaN;
   }, 0);
 }
 
@@ -66,12 +72,14 @@ const anyCall: fc.Arbitrary<Candidate> = fc
     full: fc.integer({ min: 250, max: 2600 }),
     short: fc.option(fc.integer({ min: 200, max: 1200 })),
     locked: fc.boolean(),
+    due: fc.option(fc.integer({ min: -500, max: 1500 })),
   })
-  .map(({ kind, from, room, full, short, locked }) => ({
+  .map(({ kind, from, room, full, short, locked, due }) => ({
     key: '',
     kind,
     from,
     until: from + full + room,
+    ...(due === null ? {} : { due: from + due }),
     phrases: [
       { form: 'full' as const, say: 'words', ms: full },
       ...(short === null || room === 0 || short >= full ? [] : [{ form: 'short' as const, say: 'word', ms: short }]),

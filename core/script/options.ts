@@ -26,6 +26,8 @@ export interface CallOptions {
   /** Focus lines of the session, and of a block. */
   readonly focusesOf: (blockId: string) => readonly TechniqueFocus[];
   readonly gloves: { readonly onMs: Milliseconds; readonly offMs: Milliseconds };
+  /** All rounds of the session, so that each is named by its number of how many. */
+  readonly rounds: number;
   /** Rounds before which groups change lanes. */
   readonly laneChanges: ReadonlySet<number>;
   /** Somebody is on pads, so hitter and holder change over at half of a piece. */
@@ -45,6 +47,7 @@ export const usualOptions: CallOptions = {
   natureOf: () => null,
   focusesOf: () => [],
   gloves: usualGloves,
+  rounds: 0,
   laneChanges: new Set(),
   onPads: false,
 };

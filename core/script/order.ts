@@ -1,5 +1,5 @@
 import type { SessionTime } from '../units';
-import { leastGap, worthOfKind } from './call';
+import { lateCost, leastGap, worthOfKind } from './call';
 import { isFixed, onGrid, type Said } from './solve';
 
 /** The calls of a run that are still to be placed, in their own order and with the most pressing first. */
@@ -76,6 +76,10 @@ function ordered(run: readonly Said[], from: SessionTime, wall: SessionTime): re
   return out;
 }
 
+/** What all of them lose by being late. */
+const lateIn = (run: readonly Said[]): number =>
+  run.reduce((sum, { candidate, at }) => sum + lateCost(candidate, at), 0);
+
 /**
  * What matters more is said first: the same calls in the same forms, moved inside their windows between those that stand.
  * @example importantFirst(said)[0].candidate.kind // "stance", where praise stood before it
@@ -85,7 +89,9 @@ export function importantFirst(said: readonly Said[]): Said[] {
   let run: Said[] = [];
   let free: SessionTime = -Infinity;
   const close = (wall: SessionTime): void => {
-    out.push(...(run.length > 1 ? ordered(run, free, wall) : run));
+    const moved = run.length > 1 ? ordered(run, free, wall) : run;
+    // What begins is not said later for it.
+    out.push(...(lateIn(moved) > lateIn(run) ? run : moved));
     run = [];
   };
   for (const each of said) {

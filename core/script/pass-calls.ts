@@ -1,20 +1,23 @@
 import type { Leaf } from '../timeline/leaf';
 import type { Pass } from '../timeline/passes';
 import type { Milliseconds, SessionTime } from '../units';
-import { byWindow, type Candidate } from './call';
+import { bellMs, byWindow, leastGap, type Candidate } from './call';
 import { makerFor } from './candidate';
 import { blockClock, blockEnd, countOut, endBell, leadOuts, passPlace, roundClock, sessionEnd } from './clock-calls';
 import type { FocusTrail } from './focus';
 import { focusCalls } from './focus-calls';
-import { leafCalls, leafPlace } from './leaf-calls';
+import { leafCalls, leafPlace, namedAgain, ownCalls, sameWork } from './leaf-calls';
 import type { CallOptions } from './options';
-import { restCalls, type RestNews } from './rest-calls';
+import { previewInWork, previewTime, restCalls, type RestNews } from './rest-calls';
 import { plain } from './saying';
 import { showCalls } from './show-calls';
-import { worded } from './speech';
+import { worded, type Words } from './speech';
 
 /** Lead time of a stance change (house value). */
 const stanceLead: Milliseconds = 8000;
+
+/** The session is outlined within so long of its beginning (house value). */
+const overviewFor: Milliseconds = 30_000;
 
 /** How the class stood when it last worked; in a rest it only waits. */
 export type Stood = Pick<Leaf, 'mirrored' | 'stance'>;
@@ -49,6 +52,8 @@ export interface PassPlace {
   readonly lastWork: Leaf | undefined;
   /** Rounds before it. */
   readonly rounds: number;
+  /** What the whole session is, where it begins with this pass. */
+  readonly begins: Words | null;
 }
 
 /** What would be good to say in a pass, in order, and which focuses have been wished for by its end. */
@@ -94,17 +99,49 @@ function newsCalls({ pass, news }: PassPlace, { speech }: CallOptions): Candidat
   return out;
 }
 
+/** Hitter and holder swap at half of a piece that takes at least so long, within so long (house values). */
+const swapFrom: Milliseconds = 16_000;
+const swapFor: Milliseconds = 4000;
+
+/** When hitters and holders swap: once in each piece, whatever stages it has. */
+function swaps({ leaves, isRound }: Pass, { onPads, speech }: CallOptions): Candidate[] {
+  if (!onPads || !isRound) return [];
+  const pieces = new Map<string, Leaf[]>();
+  for (const leaf of leaves)
+    if (leaf.combination) pieces.set(leaf.pieceId ?? '', [...(pieces.get(leaf.pieceId ?? '') ?? []), leaf]);
+  return [...pieces.values()].flatMap((piece): Candidate[] => {
+    const [first, last] = [piece[0], piece.at(-1)];
+    if (!first || !last || last.at + last.ms - first.at < swapFrom) return [];
+    const half = (first.at + last.at + last.ms) / 2;
+    const words = worded(speech, 'change holders');
+    return [makerFor(`${leafPlace(first)} swap`, speech).within('lanes', half, half + swapFor, words)];
+  });
+}
+
 /** What is said in the leaves of a pass, and before a change of stance. */
 function leavesCalls({ pass, before, next, stood, lastWork }: PassPlace, options: CallOptions): Candidate[] {
   let [stands, worked] = [stood, lastWork];
+  let since = pass.at;
   return pass.leaves.flatMap((leaf, at): Candidate[] => {
     const inPass = pass.leaves[at - 1];
     const last = inPass ?? before?.leaves.at(-1);
     const out: Candidate[] = [];
+    if (!sameWork(leaf, inPass) || leaf.words !== inPass?.words) since = leaf.at;
     if (pass.block === 'show' && leaf.combination) {
-      const counted = next?.isRound === true && at === pass.leaves.length - 1 ? options.countFrom * 1000 + 500 : 0;
-      out.push(...showCalls(leaf, leaf.at + leaf.ms - counted, options));
-    } else if (!leaf.goesOn) out.push(...leafCalls(leaf, { before: inPass, lastWork: worked }, options));
+      // A demo leaves room for what follows it, and for the count; the bell of a round before it goes before its first word.
+      const ends = at === pass.leaves.length - 1;
+      const counted = next?.isRound === true && ends ? options.countFrom * 1000 + 500 + previewTime(next, options) : 0;
+      const bell = before?.isRound === true && at === 0 ? bellMs + leastGap : 0;
+      out.push(
+        ...showCalls(leaf, leaf.at + bell, leaf.at + leaf.ms - counted, options),
+        ...ownCalls(leaf, makerFor(leafPlace(leaf), options.speech)),
+      );
+    } else {
+      const context = { before: inPass, lastWork: worked, since };
+      if (leaf.goesOn)
+        out.push(...namedAgain(leaf, context, makerFor(leafPlace(leaf), options.speech), options.speech));
+      else out.push(...leafCalls(leaf, context, options));
+    }
     // Before what follows an open break it is said in the break.
     if (last && !last.open && last.doing !== 'change-over')
       out.push(...stanceCall(leaf, stands, last.at, at === 0 && pass.isRound, options));
@@ -115,12 +152,28 @@ function leavesCalls({ pass, before, next, stood, lastWork }: PassPlace, options
 }
 
 function workedOut(place: PassPlace, trail: FocusTrail, options: CallOptions): Candidate[] {
-  const { pass, next, news, rounds } = place;
+  const { pass, next, news, rounds, begins } = place;
   const told = pass.isWork
     ? workCalls(pass, next, trail, pass.isRound ? rounds + 1 : rounds, options)
     : countOut(pass, next, makerFor(passPlace(pass), options.speech), options);
   if (pass.block === 'rest') return [...restCalls(pass, next, news, told.length > 0, options), ...told];
-  return [...told, ...newsCalls(place, options), ...leavesCalls(place, options)];
+  return [
+    ...told,
+    ...(begins && !pass.isRound
+      ? [
+          makerFor(`${passPlace(pass)} overview`, options.speech).within(
+            'preview',
+            pass.at,
+            pass.at + overviewFor,
+            begins,
+          ),
+        ]
+      : []),
+    ...swaps(pass, options),
+    ...newsCalls(place, options),
+    ...leavesCalls(place, options),
+    ...previewInWork(pass, next, options),
+  ];
 }
 
 function sameTrail(a: FocusTrail, b: FocusTrail): boolean {
@@ -141,8 +194,19 @@ const remembered = new WeakMap<Pass, Remembered>();
  * @example passCalls(place, new Map(), options).candidates[0].kind // "bell"
  */
 export function passCalls(place: PassPlace, trail: FocusTrail, options: CallOptions): PassCalls {
-  const { pass, before, next, news, stood, lastWork, rounds } = place;
-  const by = [options, before, next, news.gloves, news.bag, stood.mirrored, stood.stance, lastWork, rounds];
+  const { pass, before, next, news, stood, lastWork, rounds, begins } = place;
+  const by = [
+    options,
+    before,
+    next,
+    news.gloves,
+    news.bag,
+    stood.mirrored,
+    stood.stance,
+    lastWork,
+    rounds,
+    begins?.full.say,
+  ];
   const known = remembered.get(pass);
   if (known?.by.every((each, at) => each === by[at]) && sameTrail(known.trail, trail)) return known.made;
   const after: FocusTrail = new Map(trail);

@@ -1,13 +1,15 @@
 import type { CallKind } from '../sheet/call-kinds';
-import type { Leaf } from '../timeline/leaf';
+import type { Leaf, Timeline } from '../timeline/leaf';
 import type { Pass } from '../timeline/passes';
 import type { Milliseconds, SessionTime } from '../units';
-import { leastGap, longestForm, worthOfKind, shortWorth, type Call, type Candidate, type Phrase } from './call';
+import { bellMs, leastGap, longestForm, worthOfKind, shareOf, type Call, type Candidate, type Phrase } from './call';
 import { makerFor, type Maker } from './candidate';
 import { passPlace } from './clock-calls';
+import { leafPlace, ownCalls } from './leaf-calls';
 import { leafWords, passName } from './leaf-words';
 import type { CallOptions } from './options';
-import { capital, plain, type Saying } from './saying';
+import { numberWord } from '../number-words';
+import { capital, joined, plain, type Saying } from './saying';
 import { sayCombination } from './say-combination';
 import { phrases, worded, type Speech, type Words } from './speech';
 
@@ -22,8 +24,8 @@ export const noNews: RestNews = { gloves: null, bag: null };
 
 /** The preview is said once more where it has been over for so long (house value). */
 const againAfter: Milliseconds = 8000;
-/** The first word of a rest waits for the bell's ring. */
-const afterBell: Milliseconds = 1000;
+/** The first word of a rest waits until the bell has rung. */
+const afterBell: Milliseconds = bellMs + leastGap;
 const clearOfEnd: Milliseconds = 500;
 
 /** What is done in a leaf, in a few words; a calls drill explains itself before it begins. */
@@ -35,14 +37,87 @@ function workOf(leaf: Leaf, speech: Speech): Saying {
   return leaf.doing === 'calls' ? full : (short ?? full);
 }
 
-/** What is followed by work, in full and short; null where nothing follows that has a name. */
-export function preview(next: Pass | undefined, speech: Speech): Words | null {
+/** Parts of a round that are named before it, and how long that may take (house values). */
+const mostParts = 4;
+const longestOutline: Milliseconds = 12_000;
+
+/** A part of a round in a few words: a build by what it comes to, what is done all out as that. */
+function partWords(leaves: readonly Leaf[], speech: Speech): Saying | null {
+  const [first, last] = [leaves[0], leaves.at(-1)];
+  if (!first || !last || first.doing === 'pause' || first.doing === 'change-over' || first.doing === 'unplanned')
+    return null;
+  const work = workOf(last, speech);
+  if (last.stage && leaves.length > 1) return joined([plain('build up to'), work], ' ');
+  return last.effort === 'all-out' ? joined([plain('all out'), work], ', ') : work;
+}
+
+/** The whole of a round that comes, part by part: `first one, two, then two, three, then build up to one, two, three`. Null where it is one part, or too long. */
+function outline({ leaves, isRound }: Pass, speech: Speech): Saying | null {
+  const pieces = new Map<string, Leaf[]>();
+  for (const leaf of leaves) pieces.set(leaf.pieceId ?? '', [...(pieces.get(leaf.pieceId ?? '') ?? []), leaf]);
+  const parts = [...pieces.values()].flatMap((each) => partWords(each, speech) ?? []);
+  if (!isRound || parts.length > mostParts) return null;
+  const [only, ...more] = parts;
+  if (!only) return null;
+  if (more.length === 0) return leaves.some(({ stage }) => stage) ? only : null;
+  const told = [joined([plain('first'), only], ' '), ...more.map((each) => joined([plain('then'), each], ' '))];
+  const whole = joined(told, ', ');
+  return phrases({ full: whole }, speech).every(({ ms }) => ms <= longestOutline) ? whole : null;
+}
+
+/** A length of whole or half minutes as it is said; null for any other. `three minutes`, `one and a half minutes` */
+function minutesWords(ms: Milliseconds): string | null {
+  const halves = ms / 30_000;
+  if (!Number.isInteger(halves) || halves < 2) return null;
+  const whole = numberWord(Math.floor(halves / 2));
+  if (halves === 2) return 'one minute';
+  return halves % 2 === 0 ? `${whole} minutes` : `${whole} and a half minutes`;
+}
+
+/** What a session is, at its beginning: how long, how many rounds, its title. Null where it has no rounds to speak of. */
+export function overview({ ms, rounds }: Timeline, title: string, { speech }: CallOptions): Words | null {
+  const minutes = Math.round(ms / 60_000);
+  if (rounds < 2 || minutes < 2) return null;
+  const said = worded(speech, 'overview', {
+    minutes: plain(`${numberWord(minutes)} minutes`),
+    rounds: plain(`${numberWord(rounds)} rounds`),
+    title: plain(title),
+  });
+  return title === '' ? { full: said.short ?? said.full } : said;
+}
+
+/** What is followed by work: at length part by part, in full, and in short; null where nothing follows that has a name. */
+export function preview(next: Pass | undefined, options: CallOptions): Words | null {
+  const { speech } = options;
   const leaf = next?.leaves[0];
   if (!leaf || !next.isWork) return null;
-  const name = passName(leaf);
+  const named = passName(leaf, options);
+  const length = leaf.round === 1 ? minutesWords(next.end - next.at) : null;
+  const name = length === null ? named : joined([named, plain(length)], ', ');
   const work = leaf.doing === 'free' && leaf.block !== 'round' ? null : workOf(leaf, speech);
   if (!work) return { full: worded(speech, 'next exercise', { exercise: name }).full };
-  return worded(speech, 'next', { round: name, combination: work });
+  const words = worded(speech, 'next', { round: name, combination: work });
+  const parts = outline(next, speech);
+  return parts ? { long: worded(speech, 'next', { round: name, combination: parts }).full, ...words } : words;
+}
+
+/** Named before a round that follows work or a demo without a rest: not before this, and in this time where it is a round (house values). */
+const beforeRound: Milliseconds = 25_000;
+const betweenRounds: Milliseconds = 9000;
+
+/** Time that a demo leaves for what follows it. */
+export function previewTime(next: Pass, options: CallOptions): Milliseconds {
+  const shown = preview(next, options);
+  return shown ? (phrases({ full: shown.full }, options.speech)[0]?.ms ?? 0) + leastGap : 0;
+}
+
+/** What is said of the next round where no rest does. */
+export function previewInWork(pass: Pass, next: Pass | undefined, options: CallOptions): Candidate[] {
+  const shown = next?.isRound === true && pass.block !== 'rest' ? preview(next, options) : null;
+  if (!shown) return [];
+  const until = pass.end - options.countFrom * 1000 - clearOfEnd;
+  const from = Math.max(pass.at, pass.end - (pass.isRound ? betweenRounds : beforeRound));
+  return [makerFor(`${passPlace(pass)} next`, options.speech).within('preview', from, until, shown)];
 }
 
 /** Something to be said in a rest, in the order that people can follow. */
@@ -54,22 +129,45 @@ export interface RestItem {
 /** What the coach calls a break: the words of its piece, else its title. */
 const ownWords = ({ leaves: [leaf] }: Pass): string | null => leaf?.words || leaf?.title || null;
 
+/** Whether the coach has words of their own for how to breathe in a rest: ours would talk over them. */
+const saysBreathing = ({ leaves }: Pass): boolean =>
+  leaves.some(({ words, title, says }) =>
+    [words ?? '', title ?? '', ...says.map((each) => each.words)].some((each) =>
+      /\b(breath|inhale|exhale)/i.test(each),
+    ),
+  );
+
+/** What the coach says in a rest at moments of its own: calls, and every piece behind the first. */
+function ownInRest(pass: Pass, speech: Speech): Candidate[] {
+  return pass.leaves.flatMap((leaf, at) => {
+    const make = makerFor(leafPlace(leaf), speech);
+    const named =
+      at > 0 && leaf.words
+        ? [make.withRoom('own', leaf.at, leaf.at + leaf.ms, pass.end, { full: plain(leaf.words) })]
+        : [];
+    return [...named, ...ownCalls(leaf, make)];
+  });
+}
+
 /** What should be said in a rest, in order. */
 export function restItems(
   pass: Pass,
   next: Pass | undefined,
   news: RestNews = noNews,
-  { speech, laneChanges, breathHeld }: CallOptions,
+  options: CallOptions,
 ): RestItem[] {
+  const { speech, laneChanges, breathHeld } = options;
   const own = ownWords(pass);
-  const shown = preview(next, speech);
+  const shown = preview(next, options);
   const round = next?.leaves[0]?.round ?? -1;
   return [
     { kind: 'water', words: worded(speech, 'rest') },
-    ...(own ? [{ kind: 'new' as const, words: { full: plain(own) } }] : []),
+    ...(own ? [{ kind: 'own' as const, words: { full: plain(own) } }] : []),
     ...(news.gloves ? [{ kind: 'gear' as const, words: worded(speech, `gloves ${news.gloves}`) }] : []),
     ...(laneChanges.has(round) ? [{ kind: 'lanes' as const, words: worded(speech, 'change lanes') }] : []),
-    { kind: 'breathing', words: worded(speech, breathHeld ? 'breathing held' : 'breathing') },
+    ...(saysBreathing(pass)
+      ? []
+      : [{ kind: 'breathing' as const, words: worded(speech, breathHeld ? 'breathing held' : 'breathing') }]),
     ...(news.bag ? [{ kind: 'bag' as const, words: worded(speech, 'bag', { bag: plain(news.bag) }) }] : []),
     ...(shown ? [{ kind: 'preview' as const, words: shown }] : []),
   ];
@@ -89,11 +187,12 @@ function choose(
       if (worth > best.worth) best = { worth, picks };
       return;
     }
-    for (const phrase of forms[at] ?? []) {
+    const ways = forms[at] ?? [];
+    ways.forEach((phrase, form) => {
       const takes = phrase.ms + leastGap;
-      const own = (worths[at] ?? 0) * (phrase.form === 'full' ? 1 : shortWorth);
+      const own = (worths[at] ?? 0) * shareOf(form, ways.length);
       if (takes <= left) place(at + 1, left - takes, worth + own, [...picks, phrase]);
-    }
+    });
     place(at + 1, left, worth, [...picks, null]);
   };
   place(0, room, 0, []);
@@ -126,7 +225,7 @@ function inOrder(
     const made = make.within(kind, opens, Math.min(until, opens + takes(at) - leastGap + spare), words);
     return {
       ...made,
-      phrases: made.phrases.filter((phrase) => phrase.form === picks[at]?.form || phrase.form === 'short'),
+      phrases: made.phrases.filter(({ ms }) => ms <= (picks[at]?.ms ?? 0)),
     };
   });
 }
@@ -147,19 +246,21 @@ export function restCalls(
   const from = pass.at + afterBell;
   const until = pass.end - (counts ? countFrom * 1000 + clearOfEnd : clearOfEnd);
   const items = restItems(pass, next, news, options);
-  const out = inOrder(items, from, until, make, speech);
-  const shown = preview(next, speech);
+  const out = [...inOrder(items, from, until, make, speech)];
+  const own = ownInRest(pass, speech);
+  const shown = preview(next, options);
   const last = out.at(-1);
-  if (!shown || !last || last.kind !== 'preview') return out;
+  if (!shown || !last || last.kind !== 'preview') return [...out, ...own];
   const [again] = phrases({ full: capital(shown.short ?? shown.full) }, speech);
   const ends = last.from + longestForm(last);
-  if (!again || until - again.ms - ends < againAfter) return out;
+  if (!again || until - again.ms - ends < againAfter) return [...out, ...own];
   // The first one is over by then, whatever it was moved by.
   const begin = until - again.ms - leastGap;
   return [
     ...out.slice(0, -1),
     { ...last, until: Math.min(last.until, begin - leastGap) },
     make.within('preview', begin, until, { full: again }),
+    ...own,
   ];
 }
 
@@ -178,16 +279,27 @@ export function breakWords(
   next: Pass | undefined,
   news: RestNews,
   turns: boolean,
-  { speech, laneChanges }: CallOptions,
+  options: CallOptions,
 ): BreakWords[] {
-  const own = ownWords(pass);
+  const { speech, laneChanges } = options;
+  const [first] = pass.leaves;
+  const own = [
+    ...pass.leaves.flatMap(({ words }) => words || []),
+    ...pass.leaves.flatMap(({ says }) => says.map(({ words }) => words)),
+  ];
+  const named = own.length === 0 && first?.title ? [first.title] : own;
   const round = next?.leaves[0]?.round ?? -1;
-  const shown = preview(next, speech);
+  const shown = preview(next, options);
   const place = passPlace(pass);
   const word = (kind: CallKind, saying: Saying): BreakWords => ({ key: `${place} break ${kind}`, kind, saying });
   return [
     ...(afterRound ? [{ ...word('bell', plain('bell')), sound: 'end bell' as const }] : []),
-    word('new', own ? plain(own) : worded(speech, 'open break').full),
+    ...(named.length > 0
+      ? named.map((words, at): BreakWords => {
+          const { key, ...rest } = word('own', plain(words));
+          return { key: at === 0 ? key : `${key} ${at + 1}`, ...rest };
+        })
+      : [word('new', worded(speech, 'open break').full)]),
     ...(news.gloves ? [word('gear', worded(speech, `gloves ${news.gloves}`).full)] : []),
     ...(laneChanges.has(round) ? [word('lanes', worded(speech, 'change lanes').full)] : []),
     ...(turns ? [word('stance', worded(speech, 'switch stance').full)] : []),

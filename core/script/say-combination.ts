@@ -71,23 +71,21 @@ const sameMove = (a: Move, b: Item | undefined): boolean =>
   a.aim === b.aim &&
   a.feint === b.feint;
 
-const article = (name: string): string => (/^[aeiou]/.test(name) ? `an ${name}` : `a ${name}`);
-
-/** `any two to five hooks, finish with three`, `any one to the body, hard` */
-function saySlot({ least, most, of, end, different, force }: Slot, speech: Speech): Saying {
+/**
+ * An amount is told from a number that means a punch: it has its noun, and the end its name.
+ * `any two to five hooks, finish with the lead hook`; behind other moves `one punch to the body of your own, hard`
+ */
+function saySlot({ least, most, of, end, different, force }: Slot, speech: Speech, first: boolean): Saying {
   const amount = most > least ? `${numberWord(least)} to ${numberWord(most)}` : numberWord(least);
-  const { said } = slotNature(of);
-  const noun = said ? ` ${most === 1 ? said.one : said.more}` : '';
-  const { force: endForce, aim, ...bare } = end ?? { force: undefined, aim: undefined };
-  const finish = end
-    ? [numberOf(bare as Move, speech) ?? article(nameOf(bare as Move, speech, null)), endForce, aim]
-    : [];
+  const { said: nouns } = slotNature(of);
+  const noun = most === 1 ? nouns.one : nouns.more;
+  const names = { ...speech, strikesAs: 'names' as const };
   return joined(
     [
-      plain(`any ${amount}${noun}`),
+      plain(first ? `any ${amount} ${noun}` : `${amount} ${noun} of your own`),
       ...(force ? [plain(force)] : []),
-      ...(end ? [plain(`finish with ${finish.filter(Boolean).join(' ')}`)] : []),
-      ...(different ? [plain('different each time')] : []),
+      ...(end ? [plain(`finish with the ${sayMove(end, names, { before: null }).say}`)] : []),
+      ...(different ? [plain('different every time')] : []),
     ],
     ', ',
   );
@@ -135,7 +133,7 @@ function said(items: readonly Item[], speech: Speech, trail: Trail): Said[] {
       }
       case 'slot':
         trail.before = null;
-        out.push(inRow(saySlot(item, speech)));
+        out.push({ saying: saySlot(item, speech, out.length === 0), group: true });
         break;
       case 'freestyle':
         out.push(inRow(plain('freestyle')));
@@ -198,11 +196,16 @@ interface Known {
 }
 const known = new WeakMap<Combination, Known>();
 
+/** Whether there is but one move: behind a countdown its number would be heard as a fourth count. */
+const isLone = ({ items }: Combination): boolean =>
+  items.length > 0 && items.every((item) => item.kind === 'move' && sameMove(item, items[0]));
+
 function wordsOf(combination: Combination, speech: Speech): Known {
   const before = known.get(combination);
   if (before?.by === speech.scheme && before.as === speech.strikesAs) return before;
+  const spoken: Speech = isLone(combination) ? { ...speech, strikesAs: 'names' } : speech;
   const turns = Array.from({ length: fullTurn(combination.items) }, (_, turn) =>
-    together(said(turned(combination.items, turn), speech, { before: null })),
+    together(said(turned(combination.items, turn), spoken, { before: null })),
   );
   const words = { by: speech.scheme, as: speech.strikesAs, turns, whole: joined(turns, ', then ') };
   known.set(combination, words);
@@ -215,7 +218,7 @@ export function sayTurns(combination: Combination, speech: Speech = usualSpeech)
 }
 
 /**
- * A combination as it is said, lead and rear; where moves take turns, one repetition after the other.
+ * A combination as it is said, lead and rear; a lone strike by its name; where moves take turns, one repetition after the other.
  * @example sayCombination(read('sq sq (1 2)x2')).say // "two squats, then one two, twice"
  */
 export function sayCombination(combination: Combination, speech: Speech = usualSpeech): Saying {

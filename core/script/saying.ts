@@ -23,13 +23,17 @@ export function plain(say: string): Saying {
   return { say };
 }
 
-/** Sayings one behind the other, with a sign between. `joined([plain('one'), plain('two')], ', ').say` → `one, two` */
+/** Whether what follows these words begins a sentence. */
+const stops = (say: string): boolean => /[.!?]\s*$/.test(say);
+
+/** Sayings one behind the other, with a sign between; a sentence begins with a capital. `joined([plain('one'), plain('two')], ', ').say` → `one, two` */
 export function joined(sayings: readonly Saying[], between: ', ' | ' ' | '. ' | ', then ' | ' with '): Saying {
   const [only] = sayings;
   if (only && sayings.length === 1) return only;
   const sign = plain(between);
-  const of = sayings.flatMap((each, at) => (at === 0 ? [each] : [sign, each]));
-  return { say: sayings.map(({ say }) => say).join(between), of };
+  const parts = stops(between) ? sayings.map((each, at) => (at === 0 ? each : capital(each))) : sayings;
+  const of = parts.flatMap((each, at) => (at === 0 ? [each] : [sign, each]));
+  return { say: parts.map(({ say }) => say).join(between), of };
 }
 
 /** A piece of a wording: words as they are written, where it is a blank with its name. */
@@ -55,29 +59,35 @@ function piecesOf(words: string): readonly Piece[] {
   return pieces;
 }
 
-/** A wording with its blanks filled in; what has no value stays as it is written. `filled('Next: {combination}', { combination })` */
+/** A wording with its blanks filled in, a capital behind each stop; what has no value stays as it is written. `filled('Next: {combination}', { combination })` */
 export function filled(words: string, values: Readonly<Record<string, Saying>>): Saying {
   const pieces = piecesOf(words);
   const [only] = pieces;
   if (only && pieces.length === 1 && only.blank === undefined) return only;
   let say = '';
   const of = pieces.map((piece) => {
-    const part = (piece.blank === undefined ? undefined : values[piece.blank]) ?? piece;
+    const given = (piece.blank === undefined ? undefined : values[piece.blank]) ?? piece;
+    const part = stops(say) ? capital(given) : given;
     say += part.say;
     return part;
   });
   return { say, of };
 }
 
-/** The same words with a capital at their beginning. */
-export function capital(saying: Saying): Saying {
+function begun(saying: Saying, as: (letter: string) => string): Saying {
   const first = saying.say.charAt(0);
-  const great = first.toUpperCase();
-  if (great === first) return saying;
-  const say = great + saying.say.slice(1);
+  const changed = as(first);
+  if (changed === first) return saying;
+  const say = changed + saying.say.slice(1);
   const [head, ...rest] = saying.of ?? [];
-  return head ? { say, of: [capital(head), ...rest] } : { say };
+  return head ? { say, of: [begun(head, as), ...rest] } : { say };
 }
+
+/** The same words with a capital at their beginning. */
+export const capital = (saying: Saying): Saying => begun(saying, (letter) => letter.toUpperCase());
+
+/** The same words with a small letter at their beginning. */
+export const small = (saying: Saying): Saying => begun(saying, (letter) => letter.toLowerCase());
 
 const written = /([^,.:;!?·]*)([,.:;!?·]*)/g;
 const anySign = /[,.:;!?·]/;

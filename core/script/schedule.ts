@@ -109,8 +109,8 @@ const mostRemembered = 4000;
 /** All that an answer depends on: windows, worth and lengths, wherever the stretch stands and whatever is said in it. */
 function contentOf(all: readonly Candidate[], base: SessionTime): string {
   let content = '';
-  for (const { kind, locked, from, until, phrases } of all) {
-    content += `${kind} ${from - base} ${until - base}${locked ? ' locked' : ''}`;
+  for (const { kind, locked, from, until, due, phrases } of all) {
+    content += `${kind} ${from - base} ${until - base}${locked ? ' locked' : ''}${due === undefined ? '' : ` due ${due - base}`}`;
     for (const { form, ms } of phrases) content += ` ${form} ${ms}`;
     content += '\n';
   }

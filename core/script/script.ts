@@ -57,7 +57,7 @@ export function callOptionsOf(sheet: Sheet, timeline: Timeline, wishes: ScriptWi
   const by = [
     ...[calls, numbers, people.level, ownBags, focuses, gloves, lanes],
     ...[wordings, talk, countFrom, leadOut, blockClock, breathHeld, lengthOf],
-    ...[changes.length, ...changes, ...own.flat()],
+    ...[timeline.rounds, changes.length, ...changes, ...own.flat()],
   ];
   if (last !== null && last.by.length === by.length && last.by.every((each, at) => each === by[at]))
     return last.options;
@@ -76,6 +76,7 @@ export function callOptionsOf(sheet: Sheet, timeline: Timeline, wishes: ScriptWi
     gloves: gloves ?? usualGloves,
     quiet: calls?.quiet ?? [],
     edits: calls?.edits ?? [],
+    rounds: timeline.rounds,
     laneChanges: new Set(changes),
     onPads: lanes?.some(({ bag, places }) => natureOf(bag, ownBags)?.body === 'held' && places > 0) ?? false,
   };
@@ -85,7 +86,11 @@ export function callOptionsOf(sheet: Sheet, timeline: Timeline, wishes: ScriptWi
 
 /** The script of a sheet. `scriptOf(sheet).calls[0].say` → `"bell"` */
 export function scriptOf(sheet: Sheet, wishes: ScriptWishes = {}, timeline: Timeline = compile(sheet)): Script {
-  const { candidates, muted, breaks, lead } = candidatesOf(timeline, callOptionsOf(sheet, timeline, wishes));
+  const { candidates, muted, breaks, lead } = candidatesOf(
+    timeline,
+    callOptionsOf(sheet, timeline, wishes),
+    sheet.title,
+  );
   const made = schedule(candidates);
   const dropped: readonly Dropped[] = [...made.dropped, ...muted];
   return { ...made, dropped, breaks, lead, sounds: [...soundsOf(timeline, [...lead, ...made.calls], breaks)] };

@@ -33,7 +33,7 @@ export function wordsOn(script: ShownScript, leaf: Leaf, breaksPassed: number): 
   if (leaf.open)
     return (script.breaks[breaksPassed]?.calls ?? []).flatMap(({ kind, say }) => (passing.has(kind) ? [] : [say]));
   const kinds: ReadonlySet<CallKind> = new Set<CallKind>(
-    leaf.block === 'rest' ? ['new', 'water', 'breathing', 'gear', 'lanes'] : ['new', 'stance'],
+    leaf.block === 'rest' ? ['new', 'own', 'water', 'breathing', 'gear', 'lanes'] : ['new', 'stance'],
   );
   const end = leaf.at + leaf.ms;
   // A change of stance is called before it begins.

@@ -1,10 +1,11 @@
 import type { Milliseconds, SessionTime } from '../units';
 import {
+  lateCost,
   leastGap,
   lockedWorth,
+  shareOf,
   shortestForm,
   worthOfKind,
-  shortWorth,
   type Call,
   type Candidate,
   type Phrase,
@@ -30,10 +31,10 @@ export interface Chosen {
   readonly before: Chosen | null;
 }
 
-/** What a candidate is worth in a form. */
+/** What a candidate is worth in a form where it is not late. */
 export function worthOf(candidate: Candidate, phrase: Phrase): number {
   const worth = worthOfKind(candidate.kind) + (candidate.locked ? lockedWorth : 0);
-  return worth * (phrase.form === 'full' ? 1 : shortWorth);
+  return worth * shareOf(candidate.phrases.indexOf(phrase), candidate.phrases.length);
 }
 
 /** The most that a candidate can be worth. */
@@ -140,7 +141,8 @@ function plainChoice(fixed: readonly Job[], jobs: readonly Job[]): Chosen {
   const left = new Set([...jobs].sort((a, b) => a.candidate.until - b.candidate.until));
   let chosen = nothing;
   const take = (candidate: Candidate, { phrase, worth }: Job['forms'][number], at: SessionTime): void => {
-    chosen = { finish: at + phrase.ms, worth: chosen.worth + worth, at, phrase, candidate, before: chosen };
+    const worthNow = chosen.worth + worth - lateCost(candidate, at);
+    chosen = { finish: at + phrase.ms, worth: worthNow, at, phrase, candidate, before: chosen };
   };
   const fill = (wall: SessionTime): void => {
     for (let found: Job | null = null; ; found = null) {
@@ -202,7 +204,7 @@ export function solve(candidates: readonly Candidate[]): Chosen {
     at: SessionTime,
   ): void => {
     const finish = at + phrase.ms;
-    const worth = before.worth + more;
+    const worth = before.worth + more - lateCost(candidate, at);
     const now = withLate(set, finish, jobs);
     if (worth + ahead + stillWorth(now, jobs) < enough) return;
     rivals(place, now, finish, worth)?.push({ finish, worth, at, phrase, candidate, before });

@@ -19,8 +19,9 @@ export interface Speech {
   readonly lengthOf: (saying: Saying) => Milliseconds;
 }
 
-/** Something to say in full, and in short where there is a shorter way. */
+/** Something to say in full, and in short where there is a shorter way; at length where there is much time. */
 export interface Words {
+  readonly long?: Saying;
   readonly full: Saying;
   readonly short?: Saying;
 }
@@ -116,8 +117,10 @@ export function phraseOf(form: Phrase['form'], saying: Saying, speech: Speech): 
 /** A bell, which is no words but takes its time. */
 export const bellPhrase: Phrase = { form: 'full', ...plain('bell'), ms: bellMs };
 
-/** A candidate's forms from its words. */
-export function phrases({ full, short }: Words, speech: Speech = usualSpeech): Phrase[] {
-  const whole = phraseOf('full', full, speech);
-  return short !== undefined && short.say !== full.say ? [whole, phraseOf('short', short, speech)] : [whole];
+/** A candidate's forms from its words: the longest is the full one. */
+export function phrases({ long, full, short }: Words, speech: Speech = usualSpeech): Phrase[] {
+  const [first, ...shorter] = [long, full, short].filter((each): each is Saying => each !== undefined);
+  if (!first) return [];
+  const others = shorter.filter(({ say }, at) => say !== (at === 0 ? first : shorter[at - 1])?.say);
+  return [phraseOf('full', first, speech), ...others.map((each) => phraseOf('short', each, speech))];
 }

@@ -65,11 +65,11 @@ function standing(sheet: Sheet, planned: readonly Planned<Content>[], turned: bo
   });
 }
 
-/** The coach's own calls that fall into a stretch of a block, counted from the stretch's beginning. */
-function saysWithin(block: Block, from: Milliseconds, ms: Milliseconds): Leaf['says'] {
+/** The coach's own calls that fall into a stretch of a block, counted from the stretch's beginning; all of them where it is open. */
+function saysWithin(block: Block, from: Milliseconds, { ms, open }: Pick<Leaf, 'ms' | 'open'>): Leaf['says'] {
   if (!block.says) return nothing.says;
   return block.says
-    .filter(({ atMs }) => atMs >= from && atMs < from + ms)
+    .filter(({ atMs }) => open || (atMs >= from && atMs < from + ms))
     .map(({ atMs, words }) => ({ at: atMs - from, words }))
     .sort((a, b) => a.at - b.at);
 }
@@ -136,7 +136,7 @@ function layBlock(sheet: Sheet, block: Block, begin: Begin, met: Met): LaidBlock
         mirrored,
         half: second ? 'second' : 'first',
         bags,
-        says: saysWithin(block, at - from, content.ms),
+        says: saysWithin(block, at - from, content),
       };
       put(leafOf(content, placing));
     }

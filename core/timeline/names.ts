@@ -2,10 +2,10 @@ import type { BlockKind } from '../sheet/schema';
 import { drillNames } from '../progressions/kinds';
 import type { Leaf } from './leaf';
 
-/** Blocks as they are called; the words are recorded. */
+/** Blocks as they are shown and called; the words are recorded. */
 export const blockWords: Readonly<Record<BlockKind, string>> = {
   'warm-up': 'Warm-up',
-  show: 'Show',
+  show: 'Demo',
   round: 'Round',
   rest: 'Rest',
   conditioning: 'Conditioning',
@@ -13,15 +13,12 @@ export const blockWords: Readonly<Record<BlockKind, string>> = {
   'cool-down': 'Cool-down',
 };
 
-/** Blocks as they are shown. */
-const shownBlocks: Readonly<Record<BlockKind, string>> = { ...blockWords, show: 'Demo' };
-
 /** What a block's name is made of; a leaf has it, and so has a block with its round. */
 export type Named = Pick<Leaf, 'block' | 'round' | 'title'>;
 
 /** `Round 3`, `Warm-up` */
 export function plainName({ block, round }: Named): string {
-  return round === null ? shownBlocks[block] : `Round ${round}`;
+  return round === null ? blockWords[block] : `Round ${round}`;
 }
 
 /** A block's name as it is shown. `Round 3 · Four and then six`, `Warm-up` */

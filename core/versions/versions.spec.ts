@@ -109,7 +109,7 @@ describe('versions of a sheet', () => {
         'round 1:00 on double-end',
         '  1:00 all-out power: 1! 2 bk',
         'core 0:40',
-        '  0:40 Press-ups',
+        '  0:40 Push-ups',
       ),
       'sore wrist',
     );
