@@ -41,7 +41,7 @@ describe('tempo calls', () => {
     expect(calls[0]).toEqual({ at: 0, seconds: 1, kind: 'bell', say: 'bell', form: 'full' });
     expect(calls[1]).toEqual({ at: 1.3, seconds: 1.455, kind: 'new', say: 'One, two, three body.', form: 'full' });
     expect(calls.filter(({ kind }) => kind === 'bell').at(-1)?.at).toBe(60);
-    expect(calls.at(-1)?.say).toBe('That is the session. Well done');
+    expect(calls.at(-1)?.say).toBe('Session over. Well done');
   });
 
   it('gives the parts of a strike-paced line on the combination’s own grid', () => {

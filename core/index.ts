@@ -121,6 +121,7 @@ export * from './script/leaf-words';
 export * from './script/sounds';
 export * from './script/gear';
 export * from './script/focus';
+export * from './script/cues';
 export * from './script/phrasebook';
 export * from './script/say-combination';
 export * from './script/speech';

@@ -48,7 +48,7 @@ test('search by Ctrl K finds actions, sheets and older names; help opens at a vi
   await field.fill('duplicate');
   await page.keyboard.press('Enter');
   // It is done to the row that had the focus.
-  await expect(page.getByText('One more each half minute')).toHaveCount(2);
+  await expect(page.getByText('Add one every thirty seconds')).toHaveCount(2);
   await page.keyboard.press('Control+z');
   await page.keyboard.press('Control+k');
   await field.fill('bench');

@@ -1,5 +1,6 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { clipGapMs, samplesOf, shapeClip } from '../core/index';
@@ -14,10 +15,27 @@ const voices = [
   { id: 'slt', name: 'High voice' },
 ] as const;
 const out = new URL('../app/public/voice/', import.meta.url).pathname;
+/** What was spoken before is kept here, outside version control, so that only new words are rendered. */
+const kept = new URL('.cache/', import.meta.url).pathname;
 
-function speak(voice: string, words: string, folder: string): Float32Array {
-  const file = join(folder, 'clip.wav');
-  execFileSync('flite', ['-voice', voice, '--setf', `duration_stretch=${stretch}`, '-t', words, '-o', file]);
+/** The programs that it needs, by Debian's packages. */
+const needed = { flite: 'flite', opusenc: 'opus-tools', ffmpeg: 'ffmpeg' } as const;
+const missing = Object.entries(needed).filter(([program]) => spawnSync('which', [program]).status !== 0);
+if (missing.length > 0) {
+  console.error(
+    `This needs ${missing.map(([program]) => program).join(', ')}: apt install ${missing.map(([, name]) => name).join(' ')}`,
+  );
+  process.exit(1);
+}
+
+function speak(voice: string, words: string): Float32Array {
+  const name = createHash('sha256').update(`${voice} ${stretch} ${words}`).digest('hex').slice(0, 32);
+  const file = join(kept, `${name}.wav`);
+  if (!existsSync(file)) {
+    const begun = `${file}.part`;
+    execFileSync('flite', ['-voice', voice, '--setf', `duration_stretch=${stretch}`, '-t', words, '-o', begun]);
+    renameSync(begun, file);
+  }
   return samplesOf(readFileSync(file));
 }
 
@@ -39,11 +57,12 @@ function wav(samples: Float32Array): Buffer {
   return data;
 }
 
+mkdirSync(kept, { recursive: true });
 const folder = mkdtempSync(join(tmpdir(), 'voice-'));
 const texts = clipTexts();
 const manifest = { rate, voices: [] as unknown[] };
 for (const { id, name } of voices) {
-  const clips = texts.map((words) => ({ words, samples: shapeClip(speak(id, words, folder), rate) }));
+  const clips = texts.map((words) => ({ words, samples: shapeClip(speak(id, words), rate) }));
   const gap = Math.round((clipGapMs / 1000) * rate);
   const sprite = new Float32Array(clips.reduce((sum, { samples }) => sum + samples.length + gap, gap));
   const index: Record<string, [number, number]> = {};

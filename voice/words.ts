@@ -41,6 +41,15 @@ function moveNames(): string[] {
 const numbers = Array.from({ length: 100 }, (_, value) => numberWord(value));
 const oneToEight = numbers.slice(1, 9);
 
+/** Rounds by their number among so many: longer sessions are put together from single words. */
+const mostRounds = 8;
+function roundNames(): string[] {
+  return numbers.slice(1, mostRounds).flatMap((round, at) => {
+    const all = numbers.slice(Math.max(2, at + 1), mostRounds + 1);
+    return [`round ${round}`, ...all.map((count) => `round ${round} of ${count}`)];
+  });
+}
+
 /** Everything that is recorded, as it is spelt in a call: lower case, no signs. A new word is a line here. */
 export function clipTexts(): string[] {
   const said = [
@@ -56,16 +65,26 @@ export function clipTexts(): string[] {
     ...effortNames,
     ...moveKinds.map(({ plural }) => plural),
     ...moveKinds.filter(({ sideInName }) => sideInName).flatMap(({ plural }) => [`lead ${plural}`, `rear ${plural}`]),
-    ...Object.values(slotNatures).flatMap(({ said: words }) => [words.one, words.more, `${words.one} of your own`, `${words.more} of your own`]),
+    ...Object.values(slotNatures).flatMap(({ said: words }) => [
+      words.one,
+      words.more,
+      `${words.one} of your own`,
+      `${words.more} of your own`,
+    ]),
     ...paceWords.map(({ words }) => words),
     ...Object.values(bagNatures).map(({ spoken }) => spoken),
     ...Object.values(blockWords),
     ...faultList.map(({ reminder }) => reminder),
     ...['twice', 'three times', 'four times', 'five times', 'six times', 'finish with', 'a', 'an', 'any'],
+    ...roundNames(),
+    ...numbers.filter((_, count) => count > 1 && (count < 8 || count % 5 === 0)).map((count) => `${count} minutes`),
+    ...numbers.slice(1, 4).map((count) => `${count} and a half minutes`),
+    ...numbers.slice(2, 13).map((count) => `${count} rounds`),
+    ...['one minute', 'the last round', 'build up to', 'first', 'then', 'all out', 'finish with the'],
     ...['lead hand', 'rear hand', 'alternating hands', 'soft', 'different every time', 'free round'],
     ...Object.values(usualPhrases).flatMap(({ full, short }) => [...fixedParts(full), ...fixedParts(short ?? '')]),
     ...usualFocuses.map(({ words }) => words),
-    ...usualCheers,
+    ...usualCheers.map(({ words }) => words),
     ...['fifteen', 'twenty', 'thirty', 'forty five'].map((count) => `${count} seconds left`),
     ...['two', 'three', 'four', 'five'].map((count) => `${count} minutes left`),
     ...['ten', 'fifteen', 'twenty', 'thirty', 'forty five', 'sixty'].map((count) => `${count} seconds`),

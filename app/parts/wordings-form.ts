@@ -95,7 +95,7 @@ export class WordingsForm {
   readonly focusesChanged = output<readonly TechniqueFocus[]>();
 
   protected readonly words = wordsSchema;
-  protected readonly usualCheerText = usualCheers.join('\n');
+  protected readonly usualCheerText = usualCheers.map(({ words }) => words).join('\n');
   protected readonly rows = computed(() =>
     phraseKeys.map((key) => {
       const own = this.wordings().phrases?.find((each) => each.key === key);

@@ -71,13 +71,13 @@ describe('the voice pack', () => {
       'Switch stance',
       'ten seconds',
       'thirty seconds left',
-      'In for two, out for four',
+      'Breathe in for two, out for four',
       'Rest. Water',
       'rear low kick',
       'switch kick',
-      'Rear hand stays at the cheek',
+      'Rear hand stays on your cheek',
       'One minute left',
-      'half way',
+      'halfway',
       'Add on: five',
     ];
     expect(pack.voices.length).toBeGreaterThan(0);

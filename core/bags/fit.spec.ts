@@ -100,7 +100,7 @@ describe('matching with a bag', () => {
       return read.ok ? (fitToBag(read.value, 'speed').reasons[1] ?? '') : '';
     };
     expect(reasons('1 2 lk')).toContain('busy feet');
-    expect(reasons('1 2 3')).toContain('side touches');
+    expect(reasons('1 2 3')).toContain('side taps');
     expect(reasons('1 sl 2')).toContain('a step to the side');
   });
 

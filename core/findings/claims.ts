@@ -151,7 +151,8 @@ const orders: readonly Order[] = [
     ({ each = '', noun = '' }) => lengthOf(longNamed(noun), each),
   ),
   // A clock alone may be a moment, so only a length with its unit is one of the whole.
-  order(`(?<each>${named})`, ({ each = '' }) => lengthOf('whole', each)),
+  // “Every thirty seconds” says how often, not how long.
+  order(`(?<!\\bevery\\s+)(?<each>${named})`, ({ each = '' }) => lengthOf('whole', each)),
   // round two, but not "round 3 minutes", which is a length
   order(`round\\s+(?:no\\.?\\s*|number\\s+)?(?<n>${number})`, ({ n = '' }) => {
     const value = readNumberWord(n);

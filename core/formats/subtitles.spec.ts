@@ -70,8 +70,8 @@ describe('subtitles', () => {
 
   it('hold words that the format would take for marks', () => {
     const { sheet } = readTempoText('round 1:00\n  1:00 "hands <b> & --> high"');
-    expect(writeVtt(sheet)).toContain('hands &lt;b&gt; &amp; --&gt; high');
-    expect(srt(writeSrt(sheet)).some(({ text }) => text.includes('hands ‹b› & --› high'))).toBeTrue();
+    expect(writeVtt(sheet)).toContain('Hands &lt;b&gt; &amp; --&gt; high');
+    expect(srt(writeSrt(sheet)).some(({ text }) => text.includes('Hands ‹b› & --› high'))).toBeTrue();
     const placed = readTempoText('round 1:00\n  1:00 "{\\\\an8} high <i>hands</i>"').sheet;
     expect(writeSrt(placed)).not.toMatch(/[<{}]|-->[^\n]*[a-z]/);
     expect(vtt(writeVtt(readTempoText('').sheet))).toEqual([]);

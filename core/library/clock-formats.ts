@@ -36,7 +36,7 @@ export const clockFormats: readonly ClockFormat[] = [
   {
     name: 'Three ladders, 6 × 30 s each',
     group: 'changes',
-    text: 'round 3:00\n  build ladder every 0:30: 1 2 3 2 5 4\nrest 0:30\nround 3:00\n  build ladder every 0:30: 1 2 3b 2 3 2\nrest 0:30\nround 3:00\n  build ladder every 0:30: 2 3 2 1 2 3\nrest 0:30\nround 1:00 "Free minute"\n1:00 free work',
+    text: 'round 3:00\n  build ladder every 0:30: 1 2 3 2 5 4\nrest 0:30\nround 3:00\n  build ladder every 0:30: 1 2 3b 2 3 2\nrest 0:30\nround 3:00\n  build ladder every 0:30: 2 3 2 1 2 3\nrest 0:30\nround 1:00 "Free minute"\n1:00 own time',
   },
   {
     name: 'Hard and easy intervals, four pairs',

@@ -66,7 +66,7 @@ describe('the fault list', () => {
       words: 'Hook from the guard',
     });
     expect(faultFocus(fault)).toEqual({
-      words: 'From the cheek, not from the hip',
+      words: 'Throw it from the cheek, not the hip',
       moves: ['lead hook', 'rear hook'],
       everyMs: 45_000,
     });

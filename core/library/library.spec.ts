@@ -65,7 +65,7 @@ describe('the library', () => {
   it('has the clock formats of the trade', () => {
     const length = (name: string): number =>
       minutesOf(clockFormats.find((each) => each.name.startsWith(name))?.text ?? '');
-    expect(length('Technique session')).toBe(5 * 2 + 4);
+    expect(length('Technique rounds')).toBe(5 * 2 + 4);
     expect(length('Shadow warm-up')).toBe(3 * 3 + 2 * 0.5);
     expect(length('Hard and easy')).toBe(6);
     expect(length('Core')).toBe(3.75);

@@ -195,7 +195,7 @@ describe('live changes', () => {
 
   it('bring the reminder of a fault that was seen into the session', () => {
     const live = liveSheet(plain, [{ kind: 'fault', at: 10_000, fault: 'wrist' }]);
-    expect(live.focuses?.map(({ words }) => words)).toEqual(['Wrist in line with the forearm']);
+    expect(live.focuses?.map(({ words }) => words)).toEqual(['Keep your wrist in line with your forearm']);
     expect(
       liveSheet(plain, [
         { kind: 'fault', at: 1, fault: 'wrist' },

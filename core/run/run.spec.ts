@@ -240,8 +240,8 @@ describe('what is heard', () => {
     };
     expect(said('1 2 3b ro 4')).toBe('one, two, three body, roll, four');
     expect(said('bk in+1 (1 2)x3 any 2-4 hooks [bk / swk] ft 2')).toBe(
-      'body kick, step in with one, then one two, three times, then any two to four hooks, body kick, feint cross, ' +
-        'then body kick, step in with one, then one two, three times, then any two to four hooks, switch kick, feint cross',
+      'body kick, step in with one, then one two, three times, then two to four hooks of your own, then body kick, feint cross, ' +
+        'then body kick, step in with one, then one two, three times, then two to four hooks of your own, then switch kick, feint cross',
     );
     const calls = scriptOf(sheetOf(block('round', 60_000, [{ ...combo(60_000), effort: 'all-out' }]))).calls;
     expect(calls.slice(1, 3).map(({ say }) => say)).toEqual(['One, two.', 'All-out']);

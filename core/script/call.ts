@@ -24,9 +24,12 @@ export interface Phrase extends Saying {
   readonly parts?: readonly Part[];
 }
 
-/** What begins is worth so much less for each second that it is said late, down to a least (house values): half a second costs more than a time call, a reminder or praise is worth. */
+/**
+ * What begins is worth so much less for each second that it is said late, but loses no more than a share of its worth, so
+ * that late is better than not at all (house values): half a second costs more than a time call, a reminder or praise is worth.
+ */
 const latePerSecond = 400;
-const mostLate = 360;
+const mostLateShare = 0.65;
 
 /** Something that would be good to say, and when it still is. */
 export interface Candidate {
@@ -53,9 +56,10 @@ export interface Candidate {
 /** Candidates in the order of their windows. `candidates.sort(byWindow)` */
 export const byWindow = (a: Candidate, b: Candidate): number => a.from - b.from || a.until - b.until;
 
-/** What a candidate loses by being said so late. `lateCost({ due: 30_000 }, 30_500)` → `200` */
-export function lateCost({ due }: Pick<Candidate, 'due'>, at: SessionTime): number {
-  return due === undefined ? 0 : Math.min(mostLate, (Math.max(0, at - due) * latePerSecond) / 1000);
+/** What a candidate loses by being said so late. `lateCost({ kind: 'new', due: 30_000 }, 30_500)` → `200` */
+export function lateCost({ kind, due }: Pick<Candidate, 'kind' | 'due'>, at: SessionTime): number {
+  if (due === undefined) return 0;
+  return Math.min(worthOfKind(kind) * mostLateShare, (Math.max(0, at - due) * latePerSecond) / 1000);
 }
 
 /** The share of a candidate's worth that one of its forms has, the full one first. `shareOf(1, 2)` → `0.8` */

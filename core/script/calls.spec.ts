@@ -143,8 +143,8 @@ describe('the call track of a sheet', () => {
     expect(said(calls)).toEqual(
       jasmine.arrayContaining([
         '0 bell',
-        '1.3 One.',
-        '30 Add on: one, two.',
+        '1.3 Jab.',
+        '30 Add the cross. All together: one, two.',
         '50 ten seconds',
         '57 three',
         '58 two',
@@ -152,7 +152,7 @@ describe('the call track of a sheet', () => {
         '60 bell',
       ]),
     );
-    expect(calls.find(({ kind }) => kind === 'reminder')?.say).toBe('Keep the one sharp');
+    expect(calls.find(({ kind }) => kind === 'reminder')?.say).toBe('Keep the jab sharp');
   });
 
   it('puts what belongs to an open break there, with the bell that ends the round', () => {

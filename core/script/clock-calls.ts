@@ -7,6 +7,7 @@ import type { Candidate } from './call';
 import { makerFor, type Maker } from './candidate';
 import { leafPlace } from './leaf-calls';
 import type { CallOptions } from './options';
+import { isHard, isLight } from './intensity';
 import { plain } from './saying';
 import { worded, type Speech, type Words } from './speech';
 
@@ -69,8 +70,33 @@ export function leadOuts(pass: Pass, make: Maker, { leadOut, speech, blockClock 
   });
 }
 
+/** Where praise has its place in a round, as shares of it; the second one only in hard work (house values). */
+const cheerTimes: readonly (readonly [from: number, until: number])[] = [
+  [0.35, 0.5],
+  [0.75, 0.9],
+];
+
+/** Praise that fits how hard the work is at that moment, never twice the same: it ends with the list. */
+function cheersOf(pass: Pass, make: Maker, round: number, speech: Speech): Candidate[] {
+  const length = pass.end - pass.at;
+  if (length < cheerFrom) return [];
+  return cheerTimes.flatMap(([from, until], time): Candidate[] => {
+    const at = pass.at + length * from;
+    const leaf = pass.leaves.findLast((each) => each.at <= at);
+    const fits = !leaf ? 'any' : isHard(leaf) ? 'hard' : isLight(leaf) ? 'easy' : 'any';
+    if (time > 0 && fits !== 'hard') return [];
+    const fitting = speech.cheers.filter((cheer) => cheer.fits === fits);
+    // The coach's own fit everything.
+    const list = fitting.length > 0 ? fitting : speech.cheers;
+    const cheer = list[(round - 1) * (fits === 'hard' ? cheerTimes.length : 1) + time];
+    if (!cheer || !leaf) return [];
+    const ends = Math.min(pass.at + length * until, leaf.at + leaf.ms);
+    return [make.within('cheer', at, ends, { full: plain(cheer.words) })];
+  });
+}
+
 /** What belongs to a round's clock: the bell, ten seconds, time left, half of it, a word of praise. */
-export function roundClock(pass: Pass, make: Maker, cheered: number, { speech }: CallOptions): Candidate[] {
+export function roundClock(pass: Pass, make: Maker, round: number, { speech }: CallOptions): Candidate[] {
   const length = pass.end - pass.at;
   const out: Candidate[] = [make.bell(pass.at, 'start bell')];
   if (length >= tenFrom) out.push(make.exactly('count', pass.end - 10_000, worded(speech, 'ten seconds').full, 'ten'));
@@ -78,10 +104,7 @@ export function roundClock(pass: Pass, make: Maker, cheered: number, { speech }:
   for (const [seconds, least, most] of timesLeft)
     if (length >= least && length < most) out.push(timed(pass.end - seconds * 1000, sayTime(seconds, speech)));
   if (length >= halfFrom) out.push(timed(pass.at + length / 2, worded(speech, 'half way')));
-  const cheer = speech.cheers[cheered % Math.max(1, speech.cheers.length)];
-  if (length >= cheerFrom && cheer)
-    out.push(make.within('cheer', pass.at + length * 0.35, pass.at + length * 0.5, { full: plain(cheer) }));
-  return out;
+  return [...out, ...cheersOf(pass, make, round, speech)];
 }
 
 const isExercise = ({ doing, words }: Leaf): boolean => doing === 'words' && words !== null && words !== '';

@@ -3,7 +3,7 @@ import { readTempoText } from '../formats/tempo-text/read';
 import { writeTempoText } from '../formats/tempo-text/write';
 import type { Sheet } from '../sheet/schema';
 import { focusAgain } from './focus';
-import { usualFocuses } from './phrasebook';
+import { usualFocuses } from './cues';
 import { scriptOf } from './script';
 
 const sheetOf = (...lines: string[]): Sheet => readTempoText(lines.join('\n')).sheet;
@@ -26,17 +26,17 @@ describe('technique focuses', () => {
       const others = usualFocuses.filter(({ bags }) => bags && !bags.includes(bag)).map((each) => each.words);
       expect(words.filter((each) => others.includes(each))).toEqual([]);
     }
-    expect(said('bag: heavy', 'round 3:00 x4 on standing: 1 2')).toContain('Snap and touch, it stays standing');
+    expect(said('bag: heavy', 'round 3:00 x4 on standing: 1 2')).toContain('Snap it, no pushing');
     const lanes = said('lane: double-end, 4 places', 'lane: heavy, 4 places', 'round 3:00 x4 rest 1:00: 1 2');
     expect(lanes).toContain('Timing before power');
-    expect(lanes).toContain('Step round it as it swings in');
+    expect(lanes).toContain('Step around the bag as it swings in');
   });
 
   it('come from the strikes of the round', () => {
-    expect(said('round 2:00 x12 rest 1:00: rlk tp')).toContain('Standing foot turns, kicking side hand drops');
+    expect(said('round 2:00 x12 rest 1:00: rlk tp')).toContain('Pivot on your standing foot, swing the arm down as you kick');
     const hands = said('round 2:00 x12 rest 1:00: 5 6');
-    expect(hands).toContain('Knees bend, then rise with the uppercut');
-    expect(hands).not.toContain('Standing foot flat in the push kick');
+    expect(hands).toContain('Bend your knees, drive up with the uppercut');
+    expect(hands).not.toContain('Standing foot flat as you teep');
     expect(said('round 2:00 "Feet": skipping')).toEqual([]);
   });
 

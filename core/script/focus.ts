@@ -1,13 +1,14 @@
 import type { Level } from '../bags/kind-names';
 import type { Side, Target } from '../moves/kind';
-import { moveKind, type MoveId } from '../moves/catalogue';
-import { isStrike, type Move } from '../moves/move';
+import { moveKind, moveKinds, type MoveId } from '../moves/catalogue';
+import { isStrike, move, type Move } from '../moves/move';
 import type { Scheme } from '../moves/scheme';
-import type { Combination, Item } from '../notation/combination';
+import type { Combination, Item, Slot } from '../notation/combination';
 import { readCombination } from '../notation/read';
-import type { TechniqueFocus } from '../sheet/calls';
 import type { Leaf } from '../timeline/leaf';
 import type { Milliseconds, SessionTime } from '../units';
+import type { TechniqueCue } from './cues';
+import { isLight } from './intensity';
 
 /** A technique focus is not said again before this long is over, but in teaching (house value). */
 export const focusAgain: Milliseconds = 360_000;
@@ -41,10 +42,14 @@ function isWanted(wanted: Wanted, move: Move): boolean {
   );
 }
 
+/** The moves that an open slot names: `any 2 hooks` is about hooks. */
+const movesOfSlot = ({ of }: Slot): Move[] =>
+  moveKinds.filter(({ group }) => group === of).flatMap(({ id, sides }) => sides.map((side) => move(id, side)));
+
 const moves = new WeakMap<Combination, readonly Move[]>();
 
 /** The moves of a combination, each once, remembered. */
-function movesIn(combination: Combination): readonly Move[] {
+export function eachMove(combination: Combination): readonly Move[] {
   let found = moves.get(combination);
   if (!found) {
     const all = new Map<string, Move>();
@@ -54,7 +59,7 @@ function movesIn(combination: Combination): readonly Move[] {
         else if (item.kind === 'pair') visit(item.moves);
         else if (item.kind === 'group') visit(item.items);
         else if (item.kind === 'turns') item.options.forEach(visit);
-        else if (item.kind === 'slot' && item.end) visit([item.end]);
+        else if (item.kind === 'slot') visit([...movesOfSlot(item), ...(item.end ? [item.end] : [])]);
       }
     };
     visit(combination.items);
@@ -63,9 +68,9 @@ function movesIn(combination: Combination): readonly Move[] {
   return found;
 }
 
-const wants = new WeakMap<TechniqueFocus, { readonly by: Scheme; readonly wanted: readonly Wanted[] }>();
+const wants = new WeakMap<TechniqueCue, { readonly by: Scheme; readonly wanted: readonly Wanted[] }>();
 
-function wantedOf(focus: TechniqueFocus, scheme: Scheme): readonly Wanted[] {
+function wantedOf(focus: TechniqueCue, scheme: Scheme): readonly Wanted[] {
   const known = wants.get(focus);
   if (known?.by === scheme) return known.wanted;
   const wanted = focus.moves.flatMap((each) => wantedBy(each, scheme) ?? []);
@@ -83,19 +88,21 @@ export interface FocusPlace {
 /** Whether something is struck, touched or done freely, so that there is something to be reminded of. */
 const isWorked = ({ combination, touches }: Leaf): boolean => combination !== null || touches.length > 0;
 
-/** Whether a focus belongs to what is struck, what is struck at and who strikes. What it does not name may be anything. */
-export function fitsFocus(focus: TechniqueFocus, { leaves, level, scheme }: FocusPlace): boolean {
-  const { bags, levels } = focus;
+/** Whether a cue belongs to what is struck, how hard, what is struck at and who strikes. What it does not name may be anything. */
+export function fitsFocus(focus: TechniqueCue, { leaves, level, scheme }: FocusPlace): boolean {
+  const { bags, levels, hard } = focus;
   if (levels && (level === null || !levels.includes(level))) return false;
   const isHere = (leaf: Leaf): boolean =>
-    isWorked(leaf) && (!bags || bags.length === 0 || leaf.bags.some((bag) => bags.includes(bag)));
+    isWorked(leaf) &&
+    !(hard && isLight(leaf)) &&
+    (!bags || bags.length === 0 || leaf.bags.some((bag) => bags.includes(bag)));
   if (focus.moves.length === 0) return leaves.some(isHere);
   const wanted = wantedOf(focus, scheme);
   return leaves.some(
     (leaf) =>
       leaf.combination !== null &&
       isHere(leaf) &&
-      movesIn(leaf.combination).some((move) => wanted.some((each) => isWanted(each, move))),
+      eachMove(leaf.combination).some((move) => wanted.some((each) => isWanted(each, move))),
   );
 }
 
@@ -113,14 +120,14 @@ export interface FocusChoice {
  * was said a short while ago.
  */
 export function focusFor(
-  focuses: readonly TechniqueFocus[],
+  focuses: readonly TechniqueCue[],
   place: FocusPlace,
   trail: FocusTrail,
   { at, again, strikesFirst }: FocusChoice,
-): TechniqueFocus | null {
+): TechniqueCue | null {
   if (!place.leaves.some(isWorked)) return null;
   const newest = Math.max(-Infinity, ...trail.values());
-  let best: { readonly focus: TechniqueFocus; readonly rank: number; readonly last: SessionTime } | null = null;
+  let best: { readonly focus: TechniqueCue; readonly rank: number; readonly last: SessionTime } | null = null;
   for (const focus of focuses) {
     const last = trail.get(focus.words) ?? -Infinity;
     // In teaching few may have to do, but none comes twice running.

@@ -41,6 +41,13 @@ function newMoves({ stage, added }: Leaf, combination: Combination, speech: Spee
   return adds && added.length > 0 ? sayCombination(partOf(combination, added), speech) : null;
 }
 
+/** The new moves of a stage as a combination of their own; all of it where a build begins. Null where nothing is new. */
+export function addedMoves({ stage, added, combination }: Leaf): Combination | null {
+  if (!stage || !combination || combination.items.length === 0) return null;
+  if (stage.step === 'first') return combination;
+  return added.length > 0 ? partOf(combination, added) : null;
+}
+
 /** With the stop that ends it. */
 const sentence = (saying: Saying): Saying => ({ say: `${saying.say}.`, of: [saying, plain('.')] });
 
@@ -95,7 +102,7 @@ export function leafWords(leaf: Leaf, speech: Speech): Words {
     case 'words':
     case 'free':
     case 'unplanned':
-      return { full: sentence(leaf.words ? plain(leaf.words) : nameWords(leaf)) };
+      return { full: capital(sentence(leaf.words ? plain(leaf.words) : nameWords(leaf))) };
   }
 }
 

@@ -25,7 +25,7 @@ describe('what a piece has the time to say', () => {
 
   it('is found, and each mend is enough', () => {
     const [finding] = crowded(sheet);
-    expect(finding?.what).toMatch(/^“one, two, .*” takes \d\.\d s to say, but there are only 4\.0 s$/);
+    expect(finding?.what).toMatch(/^“One, two, .*” takes \d\.\d s to say, but there are only 4\.0 s$/);
     expect(finding?.mends.map(({ label }) => label)).toEqual(['Make it 0:10', 'Say “As shown”', 'Drop this call']);
     expect((finding?.mends ?? []).length).toBeGreaterThan(0);
     for (const mend of finding?.mends ?? []) {

@@ -135,7 +135,9 @@ describe('the choice of calls against an integer programme', () => {
   });
 
   it('is as good as the solver’s on a long stretch where many calls follow one another', () => {
-    const { sheet } = readTempoText('round 4:00\n  build ladder every 0:15: 1 2 3b 2 5 4 1 2 3 2 1 2 3 2 5 6');
+    const { sheet } = readTempoText(
+      'round 4:00\n  build ladder every 0:10: 1 2 3b 2 5 4 1 2 3 2 1 2 3 2 5 6 1 2 3 4 5 6 1 2',
+    );
     const timeline = compile(sheet);
     const { candidates } = candidatesOf(timeline, callOptionsOf(sheet, timeline));
     const long = stretches(candidates).filter((part) => part.filter((each) => !isFixed(each)).length > mostExact);

@@ -1,5 +1,5 @@
 import type { PhraseKey } from '../sheet/call-kinds';
-import type { TechniqueFocus, Wording } from '../sheet/calls';
+import type { Wording } from '../sheet/calls';
 
 /** Our own words for something, and whether there may be a shorter way where time is short. */
 export interface PhraseNature extends Wording {
@@ -81,43 +81,3 @@ export const paceWords: readonly { readonly under: number; readonly words: strin
   { under: 1.3, words: 'quick' },
   { under: Infinity, words: 'as fast as you can keep it clean' },
 ];
-
-/**
- * What is reminded of when people tire (trade page, sections 7 and 9, content; common practice), from the strikes of a round
- * and the bag it is done on. A new one is a line here.
- */
-export const usualFocuses: readonly TechniqueFocus[] = [
-  { words: 'Rear hand stays at the cheek', moves: ['jab', 'lead hook', 'lead uppercut'] },
-  { words: 'Step round it as it swings in', moves: [], bags: ['heavy'] },
-  { words: 'Snap and touch, it stays standing', moves: [], bags: ['standing'] },
-  { words: 'Timing before power', moves: [], bags: ['double-end', 'reflex'] },
-  { words: 'Straight touches, by ear', moves: [], bags: ['speed'] },
-  { words: 'Holders, elbows in and wrists firm', moves: [], bags: ['pads'] },
-  { words: 'Never snap a joint to full lock', moves: [], bags: ['shadow'] },
-  { words: 'Hip and heel turn with it', moves: ['cross', 'lead hook', 'rear hook'] },
-  {
-    words: 'Wrist straight, fist closed as it lands',
-    moves: ['jab', 'cross', 'lead hook', 'rear hook'],
-    bags: ['heavy', 'standing'],
-  },
-  { words: 'Hands home before it comes back', moves: [], bags: ['double-end'] },
-  { words: 'Hit it as it comes through the middle', moves: [], bags: ['reflex'] },
-  { words: 'Full reach, then home', moves: ['jab', 'cross'], bags: ['shadow'] },
-  { words: 'Turn the knuckles over', moves: ['jab', 'cross'] },
-  { words: 'Knees bend, then rise with the uppercut', moves: ['lead uppercut', 'rear uppercut'] },
-  {
-    words: 'Standing foot turns, kicking side hand drops',
-    moves: ['low kick', 'body kick', 'head kick', 'lead low kick', 'lead body kick', 'lead head kick', 'switch kick'],
-  },
-  { words: 'Standing foot flat in the push kick', moves: ['teep', 'rear teep'] },
-  { words: 'Small slips, not wide ones', moves: ['slip', 'roll'] },
-  { words: 'Eyes on the target in the block', moves: ['block', 'cover', 'parry'] },
-  { words: 'Stay off the bag, no leaning', moves: [], bags: ['heavy'] },
-  { words: 'Step in, touch, step out', moves: [], bags: ['standing'] },
-  { words: 'Punch through and come straight back', moves: ['jab', 'cross'], bags: ['heavy', 'pads'] },
-  { words: 'Chin down when it gets fast', moves: [] },
-  { words: 'Breathe out on each strike', moves: [] },
-  { words: 'Feet never together', moves: [] },
-];
-
-export const usualCheers: readonly string[] = ['Good work', 'Keep that rhythm', 'Stay with it', 'Nice and loose'];

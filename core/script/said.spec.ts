@@ -40,8 +40,8 @@ describe('between two pieces', () => {
   it('a stance of a piece is called before it, and back again', () => {
     const lines = ['round 1:30', '  0:30: 1 2', '  0:30 square: 1 2', '  0:30: 1 2'];
     expect(said(lines, ['stance'])).toEqual([
-      jasmine.stringMatching(/^2\d Stand square/),
-      jasmine.stringMatching(/^5\d Back in your stance/),
+      jasmine.stringMatching(/^2\d Square stance/),
+      jasmine.stringMatching(/^5\d Back to your stance/),
     ]);
   });
 
@@ -58,17 +58,17 @@ describe('between two pieces', () => {
 describe('the stages of a build', () => {
   it('a pyramid adds on the way up and says that it comes back down', () => {
     expect(said(['round 2:30', '  build pyramid every 0:30: 1 2 3'], ['new'])).toEqual([
-      '1 One.',
-      '30 Add on: one, two.',
-      '60 Add on: one, two, three.',
-      '90 Back down: one, two.',
-      '120 Back down: one.',
+      '1 Jab.',
+      '30 Add the cross. All together: one, two.',
+      '60 Add the lead hook. All together: one, two, three.',
+      '90 Coming back down: one, two.',
+      '120 Coming back down: jab.',
     ]);
   });
 
   it('singles stand alone, and are joined only where they are', () => {
     const alone = said(['round 1:30', '  build singles alone every 0:30: 1 2 3'], ['new']);
-    expect(alone).toEqual(['1 Only one.', '30 Only two.', '60 Only three.']);
+    expect(alone).toEqual(['1 Just the jab.', '30 Just the cross.', '60 Just the lead hook.']);
     const joined = said(['round 2:00', '  build singles every 0:30: 1 2 3'], ['new']);
     expect(joined).toEqual([...alone, '90 All together: one, two, three.']);
   });
@@ -106,8 +106,8 @@ describe('a calls drill', () => {
 
   it('explains itself in the rest before and after the bell, and calls first when that is over', () => {
     const [rest, again, bell] = said(lines, ['preview', 'new']);
-    expect([rest, again].map((each) => each?.includes('Count calls'))).toEqual([true, true]);
-    expect(bell).toMatch(/^3[01] Count calls/);
+    expect([rest, again].map((each) => each?.includes('Number drill'))).toEqual([true, true]);
+    expect(bell).toMatch(/^3[01] Number drill/);
     const { sheet } = readTempoText(lines.join('\n'));
     const { calls } = scriptOf(sheet);
     const explained = calls.find(({ kind }) => kind === 'new');
@@ -129,12 +129,12 @@ describe('work outside rounds', () => {
     const lines = ['core 3:00', '  0:45/0:15 x3 plank / squats / push-ups', 'rest 0:30', 'round 1:00: 1 2'];
     const all = said(lines, ['new', 'time', 'preview']).filter((each) => Number.parseInt(each) < 181);
     expect(all).toEqual([
-      '0 Core. plank.',
+      '0 Core. Plank.',
       '45 Next, squats',
-      '60 squats.',
-      '90 Half of the core',
+      '60 Squats.',
+      '90 Halfway through the core',
       '105 Next, push-ups',
-      '120 push-ups.',
+      '120 Push-ups.',
       jasmine.stringMatching(/Core done/),
     ]);
   });
@@ -143,7 +143,7 @@ describe('work outside rounds', () => {
     const lines = ['warm-up 2:00', '  1:00 "skip"', '  1:00 "squats"', 'round 1:00: 1 2'];
     expect(said(lines, ['count']).filter((each) => /^11[7-9] /.test(each)).length).toBe(3);
     const names = said(lines, ['time', 'new'], { blockClock: 'names' }).filter((each) => Number.parseInt(each) < 120);
-    expect(names).toEqual(['0 Warm-up. skip.', '60 squats.']);
+    expect(names).toEqual(['0 Warm-up. Skip.', '60 Squats.']);
   });
 });
 
@@ -169,7 +169,7 @@ describe('a show', () => {
       'Watch first: one, two, three, four',
       'First half: one, two',
       'Second half: three, four',
-      'Now the whole: one, two, three, four',
+      'Now all of it: one, two, three, four',
     ]);
     const { sheet } = readTempoText('show 0:40: 1 2 3 4\nround 1:00: 1 2 3 4');
     const script = scriptOf(sheet);
@@ -190,7 +190,7 @@ describe('a show', () => {
     expect(taughtAt(scriptOf(two), second, second.at + 100)).toBeNull();
     expect(taughtAt(scriptOf(two), second, second.at + 15_000)).not.toBeNull();
     const taught = all.filter((each) => Number.parseInt(each) < 40);
-    expect(Number.parseInt(taught.at(-1) ?? '')).toBeGreaterThan(25);
+    expect(Number.parseInt(taught.at(-1) ?? '')).toBeGreaterThan(20);
   });
 });
 
@@ -200,7 +200,7 @@ describe('the breath of a rest, as it is said', () => {
     const rest = readTempoText('round 1:00: 1 2\nrest 1:00\nround 1:00: 1 2').sheet;
     const breaths = (breathHeld: boolean): string[] =>
       scriptOf(rest, { breathHeld }).calls.flatMap(({ kind, say }) => (kind === 'breathing' ? [say] : []));
-    expect(breaths(false)).toEqual(['In for two, out for four']);
-    expect(breaths(true)).toEqual(['In for two, hold for three, out for four']);
+    expect(breaths(false)).toEqual(['Breathe in for two, out for four']);
+    expect(breaths(true)).toEqual(['Breathe in for two, hold for three, out for four']);
   });
 });

@@ -116,9 +116,9 @@ describe('strike-paced calls', () => {
     const lanes = ['lane: pads, 4 places', 'lane: heavy, 4 places'];
     const { calls } = scriptOf(sheetOf(...lanes, 'round 2:00: 1 2', 'rest 0:45', 'round 2:00: 1 2'));
     expect(calls.filter(({ kind }) => kind === 'lanes').map(({ say }) => say)).toEqual([
-      'On pads, change over',
-      'Change bags, the next one round',
-      'On pads, change over',
+      'Holders and hitters, swap',
+      'Rotate to the next station',
+      'Holders and hitters, swap',
     ]);
   });
 });

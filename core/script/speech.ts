@@ -1,18 +1,19 @@
 import { six, type Scheme } from '../moves/scheme';
 import { schemeOrSix } from '../notation/stored';
 import type { PhraseKey } from '../sheet/call-kinds';
-import type { TechniqueFocus, Wording, Wordings } from '../sheet/calls';
+import type { Wording, Wordings } from '../sheet/calls';
 import type { Sheet } from '../sheet/schema';
 import type { Milliseconds } from '../units';
 import { bellMs, spokenLength, type Part, type Phrase } from './call';
-import { usualCheers, usualFocuses, usualPhrases } from './phrasebook';
+import { usualCheers, usualFocuses, type Cheer, type TechniqueCue } from './cues';
+import { usualPhrases } from './phrasebook';
 import { chunksOf, filled, plain, type Chunk, type Saying } from './saying';
 
 /** How things are said: whose words, whose numbers, and how long they take. */
 export interface Speech {
   readonly wording: (key: PhraseKey) => Wording;
-  readonly focuses: readonly TechniqueFocus[];
-  readonly cheers: readonly string[];
+  readonly focuses: readonly TechniqueCue[];
+  readonly cheers: readonly Cheer[];
   readonly scheme: Scheme;
   readonly strikesAs: 'numbers' | 'names';
   /** Time that words take, in the chosen voice or by the speaking rate. */
@@ -37,7 +38,7 @@ export function speechOf(sheet: Sheet | null, coach: Wordings = {}, lengthOf: Sp
   return {
     wording: (key) => said.get(key) ?? usualPhrases[key],
     focuses: coach.focuses ?? usualFocuses,
-    cheers: own.cheers ?? coach.cheers ?? usualCheers,
+    cheers: (own.cheers ?? coach.cheers)?.map((words): Cheer => ({ words, fits: 'any' })) ?? usualCheers,
     scheme: sheet ? schemeOrSix(sheet.numbers) : six,
     strikesAs: own.strikesAs ?? coach.strikesAs ?? 'numbers',
     lengthOf,

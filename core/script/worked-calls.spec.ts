@@ -17,7 +17,7 @@ const at = (calls: ReturnType<typeof track>['calls'], kind: string): string[] =>
 describe('worked calls: combinations as they are said', () => {
   // Trade page, sections 3 and 9: numbers for the six punches, "body" for the body, lead and rear for the rest.
   const rows: readonly (readonly [string, string])[] = [
-    ['1', 'one'],
+    ['1', 'jab'],
     ['1 2', 'one, two'],
     ['2 3b ro 4', 'two, three body, roll, four'],
     ['2 3b ro-l 4', 'two, three body, lead roll, four'],
@@ -49,13 +49,13 @@ describe('worked calls: combinations as they are said', () => {
     ['bk bk 1', 'two body kicks, one'],
     ['(sq)x5', 'five squats'],
     ['[1 / 2] 3', 'one, three, then two, three'],
-    ['any 2-4', 'any two to four'],
-    ['any 1 body', 'any one to the body'],
-    ['any 3 hooks end tp', 'any three hooks, finish with a teep'],
-    ['any 2-5 end 3', 'any two to five, finish with three'],
+    ['any 2-4', 'any two to four punches'],
+    ['any 1 body', 'any one punch to the body'],
+    ['any 3 hooks end tp', 'any three hooks, finish with the teep'],
+    ['any 2-5 end 3', 'any two to five punches, finish with the lead hook'],
     ['any 1 kicks', 'any one kick'],
-    ['any 1!', 'any one, hard'],
-    ['any 2 defences different', 'any two defences, different each time'],
+    ['any 1!', 'any one punch, hard'],
+    ['any 2 defences different', 'any two defences, different every time'],
     ['freestyle', 'freestyle'],
     ['1 switch 2', 'one, switch, two'],
     ['oh', 'overhand'],
@@ -87,10 +87,10 @@ describe('worked calls: a round of three minutes', () => {
   it('tells the time where it still is one', () => {
     const times = calls.filter(({ kind }) => kind === 'time');
     expect(times.map(({ say }) => say)).toEqual([
-      'half way',
+      'halfway',
       'one minute left',
       'thirty seconds left',
-      'That is the session. Well done',
+      'Session over. Well done',
     ]);
     [90_000, 120_000, 150_000].forEach((wished, index) => {
       const late = (times[index]?.at ?? 0) - wished;
@@ -104,7 +104,7 @@ describe('worked calls: a round of three minutes', () => {
       at(track(`round ${length}: 1 2`).calls, 'time')
         .map((each) => each.replace(/^\S+ /, ''))
         .slice(0, -1);
-    expect(times('5:00')).toEqual(['half way', 'two minutes left', 'one minute left', 'thirty seconds left']);
+    expect(times('5:00')).toEqual(['halfway', 'two minutes left', 'one minute left', 'thirty seconds left']);
     expect(times('2:00')).toEqual(['one minute left', 'thirty seconds left']);
     expect(times('1:00')).toEqual(['thirty seconds left']);
     expect(times('0:45')).toEqual(['fifteen seconds left']);
@@ -134,7 +134,7 @@ describe('worked calls: rests, efforts, stances', () => {
       'preview',
       'water',
     ]);
-    expect(rest.find(({ kind }) => kind === 'preview')?.say).toBe('Next, Round 2: two, three, two');
+    expect(rest.find(({ kind }) => kind === 'preview')?.say).toBe('Next, the last round: two, three, two');
   });
 
   it('only the effort is said where the work stays the same', () => {
@@ -225,6 +225,9 @@ describe('worked calls: words and kinds', () => {
   it('every wording of ours can be filled, and every kind has its worth in the trade’s order', () => {
     const blanks = [
       'seconds',
+      'rounds',
+      'title',
+      'number',
       'minutes',
       'round',
       'combination',

@@ -140,7 +140,7 @@ describe('parts of the calls', () => {
     const at = rows.findIndex((row) => row.endsWith('open rest'));
     expect(rows.slice(at, at + 4)).toEqual([
       '1:00.0 bell open rest',
-      '1:00.0 Open break. Go on when you are ready. open rest',
+      '1:00.0 Take a break. Start again when ready. open rest',
       '1:00.0 Next, Round 2: one, two open rest',
       '1:00.0 bell',
     ]);
