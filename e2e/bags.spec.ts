@@ -4,13 +4,13 @@ test('the room by keys: a bag is put in, moved, and says what the numbers say', 
   await page.goto('/room');
   await expect(page.getByText('its bottom edge is at 0.75 m', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Add' }).click();
-  await page.getByRole('menuitem', { name: 'reflex', exact: true }).click();
-  const bag = page.getByRole('button', { name: /^reflex, 4\.50 m from the left/ });
+  await page.getByRole('menuitem', { name: 'reflex bag', exact: true }).click();
+  const bag = page.getByRole('button', { name: /^reflex bag, 4\.50 m from the left/ });
   await bag.focus();
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('button', { name: /^reflex, 4\.60 m from the left/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^reflex bag, 4\.60 m from the left/ })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('button', { name: /^reflex, 4\.60 m from the left/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^reflex bag, 4\.60 m from the left/ })).toBeVisible();
 });
 
 test('the room by mouse: a dragged bag stays where it was dropped', async ({ page }) => {
@@ -43,16 +43,16 @@ test('the bench works a typed combination out in its worker: waiting hits, hurry
 test('one session, four kinds of bag: versions, rotation and today follow from the sheet', async ({ page }) => {
   await page.goto('/sheets/demo-four-corners');
   const lanes = page.getByRole('button', { name: /^Stations/ }).first();
-  await expect(page.getByText('double-end 1 2 3 2').first()).toBeVisible();
+  await expect(page.getByText('double-end bag 1 2 3 2').first()).toBeVisible();
   await lanes.click();
   await page.getByRole('tab', { name: 'Stations' }).click();
   await expect(page.getByRole('columnheader', { name: 'Group 4 (3)' })).toBeVisible();
   await page.getByRole('button', { name: 'Today', exact: true }).click();
   await page.getByLabel('People here today').fill('9');
   await page.getByLabel('Finish earlier by (min)').fill('5');
-  await page.getByLabel('standing, places available').fill('0');
+  await page.getByLabel('freestanding bag, places available').fill('0');
   await page.getByRole('button', { name: 'Show changes' }).click();
-  await expect(page.getByText('standing is out of use: its station is removed')).toBeVisible();
+  await expect(page.getByText('freestanding bag is out of use: its station is removed')).toBeVisible();
   await page.getByRole('button', { name: 'Use for today' }).click();
   await page.getByRole('tab', { name: 'Stations' }).click();
   await expect(page.getByRole('columnheader', { name: 'Group 3 (3)' })).toBeVisible();

@@ -20,7 +20,7 @@ test('a 30-second rest with too much to say shows the finding, and the mend fixe
 
 test('the script: a call is reworded, muted and said again, and the change survives a reload', async ({ page }) => {
   await page.goto('/calls/demo-first-watch');
-  await page.getByRole('button', { name: /^6:15.0 Add on: one, two\./ }).click();
+  await page.getByRole('button', { name: /^6:15.0 Add the cross\. All together: one, two\./ }).click();
   await page.getByLabel('Words').fill('Now one, two');
   await page.getByLabel('Words').press('Enter');
   await expect(page.getByRole('button', { name: /Now one, two/ })).toBeVisible();
@@ -33,7 +33,7 @@ test('the script: a call is reworded, muted and said again, and the change survi
   await expect(call).toHaveCount(0);
   await expect(page.getByText('muted by you')).toBeVisible();
   await page.getByRole('button', { name: 'Unmute' }).click();
-  await expect(page.getByRole('button', { name: /^6:15.0 Add on: one, two\./ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^6:15.0 Add the cross\. All together: one, two\./ })).toBeVisible();
 });
 
 test('a call is dragged, nudged, locked and put before others, by mouse and by keys', async ({ page }) => {

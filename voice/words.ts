@@ -135,7 +135,7 @@ function ownCalls(): Saying[] {
   const sheets = [...demoSheets, ...sessionTemplates.map(({ text }) => readTempoText(text).sheet)];
   return sheets.flatMap((sheet) => {
     const timeline = compile(sheet);
-    const { candidates, breaks } = candidatesOf(timeline, callOptionsOf(sheet, timeline));
+    const { candidates, breaks } = candidatesOf(timeline, callOptionsOf(sheet, timeline), sheet.title);
     return [
       ...candidates.filter(({ kind }) => kind !== 'bell').flatMap(({ phrases }) => phrases),
       ...breaks.flatMap(({ calls }) => calls.filter(({ kind }) => kind !== 'bell')),

@@ -28,9 +28,9 @@ describe('what is told of a change', () => {
     const { editor, told } = await setUp();
     editor.apply((sheet) => ({ ...sheet, bag: 'heavy' }));
     told.step(-1);
-    await says('Bag: heavy → shadow');
+    await says('Bag: heavy bag → shadow boxing');
     told.step(1);
-    await says('Bag: shadow → heavy');
+    await says('Bag: shadow boxing → heavy bag');
   });
 
   it('is one change where keys follow each other', async () => {
@@ -69,6 +69,6 @@ describe('what is told of a change', () => {
     expect(announce).not.toHaveBeenCalled();
     told.apply((sheet) => ({ ...sheet, bag: 'reflex' }));
     await until(() => announce.calls.count() > 0);
-    expect(announce.calls.allArgs()).toEqual([['Bag: shadow → reflex']]);
+    expect(announce.calls.allArgs()).toEqual([['Bag: shadow boxing → reflex bag']]);
   });
 });

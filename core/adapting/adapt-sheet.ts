@@ -9,7 +9,7 @@ import { evenStages } from './build-fit';
 import { pieceLength, stagesOf } from '../timeline/stages';
 import { fitToBag } from '../bags/fit';
 import type { Conditions, Schools } from '../bags/conditions';
-import { bagNatures, type BagNature } from '../bags/kinds';
+import { bagNatures, shownBag, type BagNature } from '../bags/kinds';
 import { schoolsOf } from '../timeline/schools-of';
 
 /** A sheet for another bag, with what changed and why. */
@@ -69,7 +69,7 @@ export function fittingStages(
 function adaptBuild(piece: PieceOf<'build'>, adapting: Adapting): PieceOf<'build'> | null {
   const { nature, reasons, conditions } = adapting;
   const noKicks = piece.build === 'kick-close' && !nature.families.includes('kick');
-  if (noKicks) reasons.add(`no kick finishes on the ${nature.name} bag: pyramid instead`);
+  if (noKicks) reasons.add(`no kick finishes on the ${nature.shown}: pyramid instead`);
   const { kick: _, ...plain } = piece;
   const build: PieceOf<'build'> = noKicks ? { ...plain, build: 'pyramid' } : piece;
   if (build.build === 'alternator') return nature.rhythm ? null : build;
@@ -95,7 +95,7 @@ function adaptPiece(piece: Piece, block: Block, adapting: Adapting): Piece {
     return text === null ? drill(piece, piece.ms, adapting) : text === piece.text ? piece : { ...piece, text };
   }
   if (piece.kind === 'rhythm' && !adapting.nature.rhythm) {
-    adapting.reasons.add(`rhythms are for speed bags: light straights on the ${adapting.nature.name} bag instead`);
+    adapting.reasons.add(`rhythms are for speed bags: light straights on the ${adapting.nature.shown} instead`);
     const { id, ms, effort } = piece;
     return { kind: 'combination', id, ms, effort, text: '1~ 2~', nonStop: true };
   }
@@ -110,7 +110,9 @@ function lostFocuses(sheet: Sheet, bag: BagKind): string[] {
   const lines = [...(sheet.focuses ?? []), ...sheet.blocks.flatMap(({ focuses }) => focuses ?? [])];
   return lines.flatMap(({ words, bags }) =>
     bags && bags.length > 0 && !bags.includes(bag)
-      ? [`the cue “${words}” is for ${bags.join(', ')} and is dropped on the ${bag} bag`]
+      ? [
+          `the cue “${words}” is for ${bags.map((each) => shownBag(each)).join(', ')} and is dropped on the ${shownBag(bag)}`,
+        ]
       : [],
   );
 }

@@ -37,7 +37,7 @@ describe('a list of changes', () => {
       ),
     ).toEqual([
       'Title: Tower → Tower, easier',
-      'Bag: heavy → shadow',
+      'Bag: heavy bag → shadow boxing',
       'Pace: 1 → 0.9',
       'Round 1: 3:00 → 2:00',
       'Round 1: 3 times → 2 times',
@@ -129,8 +129,8 @@ describe('a list of changes', () => {
 
   it('is told in one line by its first, and how many more there are', () => {
     expect(sayChanges(before, before)).toBeNull();
-    expect(sayChanges(before, { ...before, bag: 'shadow' })).toBe('Bag: heavy → shadow');
-    expect(sayChanges(before, { ...before, bag: 'shadow', note: 'x' })).toBe('Bag: heavy → shadow, and 1 more');
+    expect(sayChanges(before, { ...before, bag: 'shadow' })).toBe('Bag: heavy bag → shadow boxing');
+    expect(sayChanges(before, { ...before, bag: 'shadow', note: 'x' })).toBe('Bag: heavy bag → shadow boxing, and 1 more');
     expect(sayChanges(before, { ...before, bag: 'shadow', note: 'x', title: 'y' })).toBe(
       'Title: Tower → y, and 2 more',
     );

@@ -1,3 +1,4 @@
+import { shownBag } from '../bags/kinds';
 import { schemeOrSix } from '../notation/stored';
 import { sayClock } from '../clock-text';
 import { alike, type Fields } from '../merging/alike';
@@ -81,7 +82,7 @@ function blockChanges(before: Block, after: Block): string[] {
         ? 'punch goal removed'
         : `goal ${dash(String(before.goal ?? 'none'), String(after.goal))}`,
     );
-  if (before.bag !== after.bag) said.push(`on ${after.bag ?? 'the bag of the sheet'}`);
+  if (before.bag !== after.bag) said.push(after.bag ? `on the ${shownBag(after.bag)}` : 'on the bag of the sheet');
   if ((before.title ?? '') !== (after.title ?? '')) said.push(`renamed to ${after.title ?? 'nothing'}`);
   if ((before.switchStance ?? false) !== (after.switchStance ?? false))
     said.push(after.switchStance ? 'switches stance' : 'no longer switches stance');
@@ -112,7 +113,7 @@ export function listChanges(before: Sheet, after: Sheet): string[] {
   const [was, is] = [blockNames(before, compile(before)), blockNames(after, compile(after))];
   const said: string[] = [];
   if (before.title !== after.title) said.push(`Title: ${dash(before.title, after.title)}`);
-  if (before.bag !== after.bag) said.push(`Bag: ${dash(before.bag, after.bag)}`);
+  if (before.bag !== after.bag) said.push(`Bag: ${dash(shownBag(before.bag), shownBag(after.bag))}`);
   if ((before.class.pace ?? 1) !== (after.class.pace ?? 1))
     said.push(`Pace: ${dash(String(before.class.pace ?? 1), String(after.class.pace ?? 1))}`);
   if (!alike({ ...before.class, pace: 1 }, { ...after.class, pace: 1 })) said.push('Class changed');

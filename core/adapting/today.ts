@@ -1,3 +1,4 @@
+import { shownBag } from '../bags/kinds';
 import { adaptSheet } from './adapt-sheet';
 import { sayClock } from '../clock-text';
 import { compile } from '../timeline/compile';
@@ -29,7 +30,9 @@ function withPlaces(sheet: Sheet, places: Readonly<Record<string, number>>): { s
     const left = places[lane.bag];
     if (left === undefined || left === lane.places) return lane;
     said.push(
-      left > 0 ? `${lane.bag}: ${lane.places} → ${left} places` : `${lane.bag} is out of use: its station is removed`,
+      left > 0
+        ? `${shownBag(lane.bag)}: ${lane.places} → ${left} places`
+        : `${shownBag(lane.bag)} is out of use: its station is removed`,
     );
     return { ...lane, places: left };
   });
@@ -38,7 +41,7 @@ function withPlaces(sheet: Sheet, places: Readonly<Record<string, number>>): { s
   const adapted = adaptSheet(sheet, freeFloor);
   return {
     sheet: adapted.sheet,
-    said: [`the ${sheet.bag} bag is out of use: everything becomes shadow boxing`, ...adapted.changes],
+    said: [`the ${shownBag(sheet.bag)} is out of use: everything becomes shadow boxing`, ...adapted.changes],
   };
 }
 
@@ -50,7 +53,7 @@ function sayBoard(before: Board | null, after: Board | null): string[] {
     said.push(`rotation: ${after.groups.length} groups over ${after.kinds.join(', ')}`);
   if (before && sizes(before) !== sizes(after)) said.push(`groups of ${sizes(before)} → ${sizes(after)}`);
   for (const { bag, people, places } of after.crowded)
-    said.push(`${bag}: ${people} people for ${places} places; the rest shadow box`);
+    said.push(`${shownBag(bag)}: ${people} people for ${places} places; the rest shadow box`);
   return said;
 }
 

@@ -20,7 +20,7 @@ function reaim(given: Move, nature: BagNature, reasons: Reasons): Move {
   const id = goal === 'leg' ? given.id : (kindNamed(moveKind(given.id).heights?.[goal])?.id ?? given.id);
   const moved: Move = { ...given, id, target: goal };
   reasons.add(
-    `${fullMoveName(given)}: nothing to the ${given.target} on the ${nature.name} bag; aimed at the ${goal} instead`,
+    `${fullMoveName(given)}: nothing to the ${given.target} on the ${nature.shown}; aimed at the ${goal} instead`,
   );
   return moveKind(id).targets.includes(goal) ? moved : replace(given, nature, reasons);
 }
@@ -44,19 +44,17 @@ function replace(given: Move, nature: BagNature, reasons: Reasons): Move {
   const possible =
     moveKind(aimed.id).targets.includes(aimed.target ?? goal) && nature.families.includes(familyOf(aimed));
   const instead = possible ? aimed : move('wait');
-  reasons.add(
-    `${fullMoveName(given)}: no ${familyOf(given)} on the ${nature.name} bag; ${fullMoveName(instead)} instead`,
-  );
+  reasons.add(`${fullMoveName(given)}: no ${familyOf(given)} on the ${nature.shown}; ${fullMoveName(instead)} instead`);
   return instead;
 }
 
 function fitMove(given: Move, nature: BagNature, reasons: Reasons): Move {
   if (nature.noCircling && moveKind(given.id).circles) {
-    reasons.add(`circle: no room to move around the ${nature.name} bag here; angle out instead`);
+    reasons.add(`circle: no room to move around the ${nature.shown} here; angle out instead`);
     return { ...given, id: 'angle-out' };
   }
   if (familyOf(given) === 'hold' && !nature.families.includes('hold')) {
-    reasons.add(`${fullMoveName(given)}: nothing to grab on the ${nature.name} bag; cover instead`);
+    reasons.add(`${fullMoveName(given)}: nothing to grab on the ${nature.shown}; cover instead`);
     return move('cover');
   }
   // A feint hits nothing, so any bag takes it; defences and steps neither.
@@ -65,7 +63,7 @@ function fitMove(given: Move, nature: BagNature, reasons: Reasons): Move {
     ? reaim(given, nature, reasons)
     : replace(given, nature, reasons);
   if (taken.force !== 'hard' || !nature.powerCapped) return taken;
-  reasons.add(`${fullMoveName(taken)}: no full power on the ${nature.name} bag`);
+  reasons.add(`${fullMoveName(taken)}: no full power on the ${nature.shown}`);
   const { force, ...soft } = taken;
   return force ? soft : taken;
 }
@@ -81,10 +79,10 @@ function takesSlot(of: SlotKind, nature: BagNature): boolean {
 function fitSlot(slot: Slot, nature: BagNature, reasons: Reasons): Item {
   const of = [slot.of, 'punches' as const, 'kicks' as const].find((each) => takesSlot(each, nature));
   if (of !== slot.of)
-    reasons.add(`any ${slot.of}: not on the ${nature.name} bag; ${of ? `any ${of}` : 'a one-beat wait'} instead`);
+    reasons.add(`any ${slot.of}: not on the ${nature.shown}; ${of ? `any ${of}` : 'a one-beat wait'} instead`);
   if (!of) return move('wait');
   const { force, ...soft } = slot;
-  if (force && nature.powerCapped) reasons.add(`any hard ${of}: no full power on the ${nature.name} bag`);
+  if (force && nature.powerCapped) reasons.add(`any hard ${of}: no full power on the ${nature.shown}`);
   return {
     ...(nature.powerCapped ? soft : slot),
     of,

@@ -131,7 +131,7 @@ export function fitOrder(
   if (followed && nature.oneAtATime) {
     const beaten: Combination | null = fillGaps(followed, hurried);
     if (beaten !== followed)
-      reasons.add(`the ${nature.name} bag has to come back through the middle: one beat between strikes`);
+      reasons.add(`the ${nature.shown} has to come back through the middle: one beat between strikes`);
     followed = beaten;
   }
   return followed;

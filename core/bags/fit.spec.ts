@@ -110,6 +110,7 @@ describe('matching with a bag', () => {
     families: fc
       .tuple(fc.subarray([...strikeFamilies], { minLength: 1 }), fc.boolean())
       .map(([taken, holds]) => (holds ? [...taken, 'hold' as const] : taken)),
+    shown: fc.constant('tyre'),
     spoken: fc.constant('tyre'),
     body: fc.constantFrom('none', 'held', 'thing'),
     tricks: fc.constant([]),

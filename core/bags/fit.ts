@@ -47,7 +47,7 @@ function orderAndShorten(aimed: Combination, nature: BagNature, here: Conditions
     if (strikesIn(followed.items) > most) continue;
     if (opening !== aimed)
       reasons.add(
-        `${all} strikes is too many for ${here.level ? `${here.level}s` : 'this class'} on the ${nature.name} bag: shortened to the first ${strikesIn(opening.items)}`,
+        `${all} strikes is too many for ${here.level ? `${here.level}s` : 'this class'} on the ${nature.shown}: shortened to the first ${strikesIn(opening.items)}`,
       );
     return { combination: followed, reasons };
   }
@@ -100,12 +100,11 @@ function offersFor(combination: Combination, nature: BagNature): Offer[] {
  */
 export function fitToBag(combination: Combination, bag: BagKind | BagNature, here: Conditions = {}): BagFit {
   const nature = natureHere(typeof bag === 'string' ? bagNatures[bag] : bag, here);
-  if (nature.rhythm)
-    return unfit(nature, combination, `numbered combinations become rhythms on the ${nature.name} bag`);
+  if (nature.rhythm) return unfit(nature, combination, `numbered combinations become rhythms on the ${nature.shown}`);
   if (nature.targets.length === 0)
-    return unfit(nature, combination, `nothing here can be reached on the ${nature.name} bag`);
+    return unfit(nature, combination, `nothing here can be reached on the ${nature.shown}`);
   const found = fitted(combination, nature, here);
-  if (!found) return unfit(nature, combination, `too long for the ${nature.name} bag: use part of it`);
+  if (!found) return unfit(nature, combination, `too long for the ${nature.shown}: use part of it`);
   if (found.reasons.size === 0)
     return {
       bag: nature.name,
@@ -116,6 +115,6 @@ export function fitToBag(combination: Combination, bag: BagKind | BagNature, her
     };
   const fits = (changed: Combination): boolean => fitted(changed, nature, here)?.reasons.size === 0;
   const adapted = withoutNewSeams(combination, found.combination, fits, found.reasons);
-  if (!adapted) return unfit(nature, combination, `the part that suits the ${nature.name} bag does not flow`);
+  if (!adapted) return unfit(nature, combination, `the part that suits the ${nature.shown} does not flow`);
   return { bag: nature.name, verdict: 'adapt', reasons: [...found.reasons], adapted, offers: [] };
 }

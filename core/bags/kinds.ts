@@ -4,7 +4,10 @@ import { strikeFamilies, type OwnBag } from './own-kind';
 
 /** What a kind of bag can take; the matcher knows nothing else of it. */
 export interface BagNature {
+  /** Its key in files and texts. */
   readonly name: string;
+  /** As it is shown. */
+  readonly shown: string;
   /** As it is said behind "on the". */
   readonly spoken: string;
   /** Targets that can be hit on it. */
@@ -54,6 +57,7 @@ const small = { ...plain, targets: ['head'], families: ['punch'] } as const;
 export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   shadow: {
     name: 'shadow',
+    shown: 'shadow boxing',
     spoken: 'floor for shadow boxing',
     ...big,
     body: 'none',
@@ -63,6 +67,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   heavy: {
     name: 'heavy',
+    shown: 'heavy bag',
     spoken: 'heavy bag',
     ...big,
     hangs: true,
@@ -73,6 +78,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   standing: {
     name: 'standing',
+    shown: 'freestanding bag',
     spoken: 'freestanding bag',
     ...big,
     targets: ['head', 'body'],
@@ -83,6 +89,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   'double-end': {
     name: 'double-end',
+    shown: 'double-end bag',
     spoken: 'double-end bag',
     ...small,
     tricks: ['kick', 'knee', 'elbow', 'hold'],
@@ -96,6 +103,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   reflex: {
     name: 'reflex',
+    shown: 'reflex bag',
     spoken: 'reflex bag',
     ...small,
     ball: true,
@@ -107,6 +115,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   speed: {
     name: 'speed',
+    shown: 'speed bag',
     spoken: 'speed bag',
     ...small,
     tricks: ['elbow'],
@@ -117,6 +126,7 @@ export const bagNatures: Readonly<Record<BagKind, BagNature>> = {
   },
   pads: {
     name: 'pads',
+    shown: 'pads',
     spoken: 'pads',
     ...big,
     body: 'held',
@@ -146,6 +156,7 @@ export function natureOf(name: string, own: readonly OwnBag[] = []): BagNature |
   const { holds = true, families, ...bag } = found;
   return {
     ...plain,
+    shown: bag.name,
     spoken: bag.name,
     ...bag,
     families: holds ? [...families, 'hold'] : families,
@@ -153,3 +164,6 @@ export function natureOf(name: string, own: readonly OwnBag[] = []): BagNature |
     care: found.care ?? '',
   };
 }
+
+/** A kind of bag as it is shown, by its key. `shownBag('standing')` → `freestanding bag`; a coach's own by its name. */
+export const shownBag = (name: string, own: readonly OwnBag[] = []): string => natureOf(name, own)?.shown ?? name;

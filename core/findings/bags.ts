@@ -1,6 +1,6 @@
 import { fittingStages } from '../adapting/adapt-sheet';
 import type { Conditions, Schools } from '../bags/conditions';
-import { natureOf, type BagNature } from '../bags/kinds';
+import { natureOf, shownBag, type BagNature } from '../bags/kinds';
 import { fitToBag, type BagFit } from '../bags/fit';
 import { moveKind } from '../moves/catalogue';
 import { move, type Move } from '../moves/move';
@@ -63,7 +63,7 @@ function stageFinding(met: Met, piece: PieceOf<'build'>): Pick<Finding, 'what' |
   const at = stages.findIndex((stage) => fitOf(stage.combination, met).verdict !== 'fits');
   const stage = stages[at];
   if (!stage) return null;
-  const [reason = `not suited to the ${met.bag} bag`] = fitOf(stage.combination, met).reasons;
+  const [reason = `not suited to the ${shownBag(met.bag)}`] = fitOf(stage.combination, met).reasons;
   const fitting = fittingStages(piece, met.nature, met.conditions);
   return {
     what: `stage ${at + 1} of ${stages.length}, ${writeCombination(stage.combination)}: ${reason}`,
@@ -84,7 +84,7 @@ function pieceFit(
     if (fit.verdict === 'fits') continue;
     const adapted = fit.adapted && writeCombination(fit.adapted);
     return {
-      what: fit.reasons[0] ?? `not suited to the ${met.bag} bag`,
+      what: fit.reasons[0] ?? `not suited to the ${shownBag(met.bag)}`,
       mend: adapted ? `use ${adapted}` : (fit.reasons[1] ?? 'use another bag'),
       mends: adapted ? [take(piece, adapted)] : [],
     };
@@ -99,7 +99,7 @@ function rhythmFinding(
 ): Pick<Finding, 'what' | 'mend' | 'mends'> | null {
   if (!nature.rhythm)
     return {
-      what: `rhythms are for speed bags; the ${nature.name} bag has no board`,
+      what: `rhythms are for speed bags; the ${nature.shown} has no board`,
       mend: 'move the round to the speed bag, or use straights',
       mends: [],
     };

@@ -1,5 +1,5 @@
 import { freeFloor } from '../bags/kind-names';
-import { natureOf } from '../bags/kinds';
+import { natureOf, shownBag } from '../bags/kinds';
 import { bagFindings } from './bags';
 import { usualSchools, type Schools } from '../bags/conditions';
 import { lanesOf, pieceLanes } from '../lanes/lanes';
@@ -19,7 +19,7 @@ function overruledFindings({ sheet }: Checked, places: readonly Place[], schools
         .map(({ bag, text, reasons }): Finding => ({
           level: 'note',
           kind: 'overruled',
-          where: `${name}, ${bag} station`,
+          where: `${name}, ${shownBag(bag)} station`,
           what: `you chose to keep ${text}: ${reasons[0] ?? ''}`,
           mend: 'keep it, or choose the adapted version under Stations',
           blockId: block.id,
@@ -48,7 +48,7 @@ function rotationFindings({ sheet, timeline }: Checked): Finding[] {
     ...sheetWide,
     level: 'warning',
     kind: 'places',
-    what: `${bag}: groups of ${group}, but only ${there} ${there === 1 ? 'place' : 'places'}`,
+    what: `${shownBag(bag)}: groups of ${group}, but only ${there} ${there === 1 ? 'place' : 'places'}`,
     mend: 'add a shadow station, or have the rest of the group shadow box',
     mends: sheet.lanes?.some((lane) => lane.bag === freeFloor)
       ? []
@@ -106,7 +106,7 @@ function unknownFindings({ sheet }: Checked): Finding[] {
       mend: 'add that kind in Room, or remove the station',
       mends: [
         {
-          label: `Remove ${bag}`,
+          label: `Remove ${shownBag(bag)}`,
           edit: (now) => ({ ...now, lanes: (now.lanes ?? []).filter((lane) => lane.bag !== bag) }),
         },
       ],

@@ -106,7 +106,7 @@ describe('the rotation board', () => {
     expect(kinds(two)).toContain('rotation');
     const crowd = sheetOf(`class: 12 people\nlane: heavy, 2 places\nlane: double-end, 6 places\nround 1:00: 1 2`);
     const places = findings(crowd).find(({ kind }) => kind === 'places');
-    expect(places?.what).toBe('heavy: groups of 6, but only 2 places');
+    expect(places?.what).toBe('heavy bag: groups of 6, but only 2 places');
     const more = places?.mends[0]?.edit(crowd);
     expect(more?.lanes?.map(({ bag }) => bag)).toEqual(['heavy', 'double-end', 'shadow']);
     expect(kinds(sheetOf('lane: "Bench", 2 places\nround 1:00: 1 2'))).toContain('unknown bag');
@@ -178,9 +178,9 @@ describe('today', () => {
     expect(compile(today.sheet).ms).toBe(compile(plan).ms - 600_000);
     expect(rotationBoard(today.sheet)?.kinds).toEqual(['double-end', 'shadow']);
     expect(rotationBoard(today.sheet)?.groups).toEqual([5, 4]);
-    expect(today.changes.slice(0, 2)).toEqual(['people: 12 → 9', 'heavy is out of use: its station is removed']);
+    expect(today.changes.slice(0, 2)).toEqual(['people: 12 → 9', 'heavy bag is out of use: its station is removed']);
     expect(today.changes).toContain('groups of 4, 4, 4 → 5, 4');
-    expect(today.changes.at(-1)).toContain('double-end: 5 people for 3 places');
+    expect(today.changes.at(-1)).toContain('double-end bag: 5 people for 3 places');
   });
 
   it('says what cannot be, and changes nothing when nothing is different', () => {

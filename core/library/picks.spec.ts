@@ -11,7 +11,7 @@ describe('what can be put into a sheet', () => {
   });
 
   it('says how long it takes, repeats and their rests with it', () => {
-    const [technique] = picksFor(libraryPicks(), 'technique session 5');
+    const [technique] = picksFor(libraryPicks(), 'technique rounds 5');
     // 5 × 2:00 with 1:00 between is 14:00, and 15:00 where the last rest counts, too (by hand).
     expect(technique && pickLength(technique)).toBe(14 * 60_000);
     expect(pickLength(bookPick({ id: 'a', name: '', text: '1 2', tags: [], note: '' }))).toBeNull();

@@ -1,3 +1,4 @@
+import { shownBag } from '../bags/kinds';
 import { six } from '../moves/scheme';
 import { readStored } from '../notation/stored';
 import type { Combination } from '../notation/combination';
@@ -47,7 +48,7 @@ let built: readonly Pick[] | null = null;
 export function libraryPicks(): readonly Pick[] {
   built ??= [
     ...clockFormats.map(({ name, group, text }) => fromText(`format ${name}`, 'format', name, group, text)),
-    ...bagPlans.map(({ name, bag, text }) => fromText(`plan ${name}`, 'format', name, `on the ${bag}`, text)),
+    ...bagPlans.map(({ name, bag, text }) => fromText(`plan ${name}`, 'format', name, `on the ${shownBag(bag)}`, text)),
     ...exercises.map(({ name, part, ms, how }): Pick => ({
       key: `exercise ${name}`,
       kind: 'exercise',

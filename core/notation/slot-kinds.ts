@@ -24,7 +24,12 @@ export const slotNatures = {
   straights: { ...hand, ms: 300, said: { one: 'straight', more: 'straights' } },
   hooks: { ...hand, ms: 360, said: { one: 'hook', more: 'hooks' } },
   uppercuts: { ...hand, ms: 380, said: { one: 'uppercut', more: 'uppercuts' } },
-  body: { ms: 347, counts: { punches: 1 }, targets: { body: 1 }, said: { one: 'punch to the body', more: 'punches to the body' } },
+  body: {
+    ms: 347,
+    counts: { punches: 1 },
+    targets: { body: 1 },
+    said: { one: 'punch to the body', more: 'punches to the body' },
+  },
   punches: { ...hand, ms: 347, said: { one: 'punch', more: 'punches' } },
   kicks: { ms: 750, counts: { kicks: 1 }, targets: { body: 1 }, said: { one: 'kick', more: 'kicks' } },
   strikes: {

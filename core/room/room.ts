@@ -2,7 +2,7 @@ import { anchorCheck } from '../bags/bench/double-end-notes';
 import { doubleEndSwing, excursion } from '../bags/bench/double-end';
 import { floorPlan, type BagFloor } from '../bags/bench/floor';
 import { bodyHeights, classStatures, lowKickEdge, lowKicksLand, type ClassStatures } from '../bags/bench/heights';
-import { natureOf, takesLowKicks } from '../bags/kinds';
+import { natureOf, shownBag, takesLowKicks } from '../bags/kinds';
 import { accesses, type Access } from '../bags/own-kind';
 import { sayLength, type MeasureSystem } from '../measures';
 import type { Sheet } from '../sheet/schema';
@@ -27,7 +27,7 @@ export interface RoomSays {
 
 /** The name of a bag as it is shown. */
 export function roomBagName({ name, kind }: RoomBag): string {
-  return name || kind;
+  return name || shownBag(kind);
 }
 
 /** Smallest, middle and tallest of a room's people; everybody usual where nobody is measured. */

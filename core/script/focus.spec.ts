@@ -33,7 +33,9 @@ describe('technique focuses', () => {
   });
 
   it('come from the strikes of the round', () => {
-    expect(said('round 2:00 x12 rest 1:00: rlk tp')).toContain('Pivot on your standing foot, swing the arm down as you kick');
+    expect(said('round 2:00 x12 rest 1:00: rlk tp')).toContain(
+      'Pivot on your standing foot, swing the arm down as you kick',
+    );
     const hands = said('round 2:00 x12 rest 1:00: 5 6');
     expect(hands).toContain('Bend your knees, drive up with the uppercut');
     expect(hands).not.toContain('Standing foot flat as you teep');

@@ -48,7 +48,9 @@ function why(candidate: Candidate, calls: readonly Call[]): string {
       call.at < candidate.until + leastGap &&
       call.at + call.ms > candidate.from - leastGap,
   );
-  return inTheWay ? `“${inTheWay.say}” is more important at that moment` : 'there is no room for it beside the other calls';
+  return inTheWay
+    ? `“${inTheWay.say}” is more important at that moment`
+    : 'there is no room for it beside the other calls';
 }
 
 const told = (candidate: Candidate, calls: readonly Call[]): Dropped => ({

@@ -36,7 +36,10 @@ describe('the window of a call', () => {
     const rounds = sheetOf(
       ...['round 1:00', '  1:00 nonstop: 1 2', 'rest 0:45', 'round 1:00: 1 2', 'rest 0:45', 'round 1:00: 1 2'],
     );
-    expect(windows(rounds, 'effort')).toEqual(['1.027–9.027 Non-stop', '106.027–114.027 Take a breath between combinations']);
+    expect(windows(rounds, 'effort')).toEqual([
+      '1.027–9.027 Non-stop',
+      '106.027–114.027 Take a breath between combinations',
+    ]);
     // Work of another kind is compared with what is usual.
     const core = sheetOf('round 1:00', '  1:00 all-out: 1 2', 'core 1:00', '  1:00 plank');
     expect(windows(core, 'effort')).toEqual(['1.027–9.027 All-out']);
@@ -108,10 +111,7 @@ describe('the window of a call', () => {
     const sheet = sheetOf('round 2:00', '  build ladder every 0:40: 1 2 3b');
     expect(windows(sheet, 'new', 'reminder')).toEqual([
       ...['0–8 Jab.', '40–48 Add the cross. All together: one, two.', '56–72 Keep the jab sharp'],
-      ...[
-        '80–88 Add the lead hook to the body. All together: one, two, three body.',
-        '96–112 Keep the jab sharp',
-      ],
+      ...['80–88 Add the lead hook to the body. All together: one, two, three body.', '96–112 Keep the jab sharp'],
     ]);
   });
 
@@ -142,11 +142,7 @@ describe('the words of a rest', () => {
     const sheet = sheetOf('round 0:50: 1 2', 'rest 0:10', 'round 1:00 "Open floor"', 'rest 0:10', 'core 1:00: plank');
     expect(windows(sheet, 'water', 'breathing', 'preview')).toEqual([
       ...['51.3–52.2 Rest. Water', '52.4–53.6 Long breath out', '53.8–56.5 Next, the last round, Open floor: free'],
-      ...[
-        '121.3–125.2 Rest. Water',
-        '122.4–128.1 Breathe in for two, out for four',
-        '125.3–129.5 Next, Core: plank',
-      ],
+      ...['121.3–125.2 Rest. Water', '122.4–128.1 Breathe in for two, out for four', '125.3–129.5 Next, Core: plank'],
     ]);
   });
 

@@ -141,7 +141,7 @@ describe('parts of the calls', () => {
     expect(rows.slice(at, at + 4)).toEqual([
       '1:00.0 bell open rest',
       '1:00.0 Take a break. Start again when ready. open rest',
-      '1:00.0 Next, Round 2: one, two open rest',
+      '1:00.0 Next, the last round: one, two open rest',
       '1:00.0 bell',
     ]);
   });

@@ -13,7 +13,6 @@ import { MatRadioModule } from '@angular/material/radio';
 import { TextField } from '../../parts/fields/text-field';
 import { MatButtonModule } from '@angular/material/button';
 import {
-  bagKinds,
   bookEntrySchema,
   countCombination,
   fitToBag,
@@ -30,6 +29,7 @@ import {
   writeCombination,
   type BookEntry,
   type Combination,
+  shownBag,
 } from '../../../core/index';
 import { orNothing, ChoiceField } from '../../parts/fields/choice-field';
 import { KeysService, type Shortcut } from '../../services/keys.service';
@@ -38,6 +38,7 @@ import { FigureFold } from '../../parts/figure/figure-fold';
 import { Opened } from '../../parts/opened';
 import { StaffEditor } from '../../parts/staff-editor/staff-editor';
 import { PractiseLink } from './practise-link';
+import { bagChoices } from '../../parts/fields/bag-choices';
 
 /** One combination of the book, open for editing: typed, or placed on the staff. Every good change is saved at once. */
 @Component({
@@ -48,6 +49,7 @@ import { PractiseLink } from './practise-link';
   styleUrl: './combination-card.scss',
 })
 export class CombinationCard {
+  protected readonly shownBag = shownBag;
   private readonly settings = inject(SettingsService);
   readonly entry = input.required<BookEntry>();
   /** What is to be saved otherwise than before: only that, since a second change may come before the first is back in `entry`. */
@@ -56,7 +58,7 @@ export class CombinationCard {
   readonly closed = output();
 
   protected readonly levels = orNothing('any', levels);
-  protected readonly bags = orNothing('any', bagKinds);
+  protected readonly bags = [{ value: undefined, name: 'any' }, ...bagChoices];
   protected readonly schemas = bookEntrySchema.shape;
   protected readonly stances = ['orthodox', 'southpaw'] as const;
   /** What stands in the line; another entry brings its own text. */

@@ -21,7 +21,6 @@ import { MatIcon } from '@angular/material/icon';
 import { MatTooltip } from '@angular/material/tooltip';
 import { MatButtonModule } from '@angular/material/button';
 import {
-  bagKinds,
   bookOrders,
   bookRow,
   levels,
@@ -60,6 +59,7 @@ import { PractiseLink } from './practise-link';
 import { PrintBook } from './print-book';
 import { NoticeService } from '../../services/notice.service';
 import { HelpLink } from '../../parts/help-link';
+import { bagChoices } from '../../parts/fields/bag-choices';
 
 /** What is looked for, as the chips and fields have it; undefined where it does not matter. */
 interface Wish {
@@ -147,7 +147,7 @@ export class CombosPage {
 
   protected readonly chips = chips;
   protected readonly columns = ['choose', 'name', 'moves', 'punches', 'seconds', 'level'];
-  protected readonly bags = orNothing('any', bagKinds);
+  protected readonly bags = [{ value: undefined, name: 'any' }, ...bagChoices];
   protected readonly strikes = orNothing('any', [
     ...new Set(
       moveKinds

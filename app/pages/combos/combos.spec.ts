@@ -72,7 +72,7 @@ describe('a combination of the book, open', () => {
 
   it('says whether its bag takes it, and takes the change over', async () => {
     const { host, fixture, saved } = await setUp('1 2 3b');
-    await choose(host, 'Bag', 'double-end');
+    await choose(host, 'Bag', 'double-end bag');
     await fixture.whenStable();
     expect(host.querySelector('.fit')?.textContent).toContain('needs a change');
     host.querySelector<HTMLElement>('.fit button')?.click();

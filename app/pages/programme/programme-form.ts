@@ -6,7 +6,6 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import {
-  bagKinds,
   clockIn,
   dayFromIso,
   draftKinds,
@@ -28,6 +27,7 @@ import { DayField } from '../../parts/fields/day-field';
 import { fieldLook } from '../../parts/fields/field-look';
 import { RoomService } from '../../services/room.service';
 import { SettingsService } from '../../services/settings.service';
+import { bagChoices } from '../../parts/fields/bag-choices';
 
 const weekdayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'].map((name, value) => ({ name, value }));
 const goals = [
@@ -79,7 +79,7 @@ export class ProgrammeForm {
   /** The steps to the combination that stands in the form; its own beginnings where there are none. */
   private readonly known = signal<readonly string[]>([]);
 
-  protected readonly choices = { weekdayNames, goals, easierWeeks, levels, kinds: draftKinds, bags: bagKinds };
+  protected readonly choices = { weekdayNames, goals, easierWeeks, levels, kinds: draftKinds, bags: bagChoices };
   protected readonly starts = signal<Day | null>(null);
   /** The next Monday where nothing else was chosen. */
   protected readonly begins = computed(() => this.starts() ?? firstDayOf(weekOf(this.today()) + 1));

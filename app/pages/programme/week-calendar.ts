@@ -25,6 +25,7 @@ import {
   type Programme,
   type ProgrammeSession,
   type SaidSession,
+  shownBag,
 } from '../../../core/index';
 
 /** A session that is to be on another day. */
@@ -102,7 +103,7 @@ const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
                       }
                       <span class="small">
                         {{ session.state === 'open' ? 'effort ' + session.effort : session.state
-                        }}{{ session.bag ? ' · ' + session.bag : '' }}
+                        }}{{ session.bag ? ' · ' + shownBag(session.bag) : '' }}
                       </span>
                     </button>
                   } @else if (cell.off) {
@@ -120,6 +121,7 @@ const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
   styleUrl: './week-calendar.scss',
 })
 export class WeekCalendar {
+  protected readonly shownBag = shownBag;
   readonly programme = input.required<Programme>();
   readonly today = input.required<Day>();
   /** Loads of days that are over, as they were. */
@@ -174,9 +176,13 @@ export class WeekCalendar {
 
   protected labelOf(session: ProgrammeSession, said: SaidSession | null): string {
     const { day, effort, state, bag } = session;
-    return [day, state, ...(said ? [sayInLine(said)] : []), `effort ${effort}`, ...(bag ? [`on ${bag}`] : [])].join(
-      ', ',
-    );
+    return [
+      day,
+      state,
+      ...(said ? [sayInLine(said)] : []),
+      `effort ${effort}`,
+      ...(bag ? [`on the ${shownBag(bag)}`] : []),
+    ].join(', ');
   }
 
   protected drop({ item, container, previousContainer }: CdkDragDrop<Day, Day, string>): void {

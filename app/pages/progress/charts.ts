@@ -9,6 +9,7 @@ import {
   type Cell,
   type Coverage,
   type Overview,
+  shownBag,
 } from '../../../core/index';
 import { axis, frame, perCent, type Chart } from '../../parts/chart/chart';
 import { countedChart, ratiosChart } from './counted-charts';
@@ -214,13 +215,13 @@ export const chartsOf = (overview: Overview): readonly Chart[] => [
   faultsChart(overview),
 ];
 
-/** Minutes by bag and by stance, in words. `sayTime(coverage)` → `heavy 95 min, shadow 20 min` */
+/** Minutes by bag and by stance, in words. `sayTime(coverage)` → `heavy bag 95 min, shadow boxing 20 min` */
 export function sayTime({ msByBag, msByStance }: Coverage): { readonly bags: string; readonly stances: string } {
-  const said = (sums: Readonly<Record<string, number>>): string =>
+  const said = (sums: Readonly<Record<string, number>>, nameOf: (key: string) => string): string =>
     Object.entries(sums)
       .filter(([, ms]) => ms >= 30_000)
       .sort((a, b) => b[1] - a[1])
-      .map(([name, ms]) => `${name} ${Math.round(ms / 60_000)} min`)
+      .map(([key, ms]) => `${nameOf(key)} ${Math.round(ms / 60_000)} min`)
       .join(', ');
-  return { bags: said(msByBag), stances: said(msByStance) };
+  return { bags: said(msByBag, shownBag), stances: said(msByStance, (stance) => stance) };
 }

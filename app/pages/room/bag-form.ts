@@ -4,9 +4,10 @@ import { NumberField } from '../../parts/fields/number-field';
 import { TextField } from '../../parts/fields/text-field';
 import { MatButtonModule } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { bagKinds, leastBagHeight, natureOf, roomSchema, type Room, type RoomBag } from '../../../core/index';
-import { named, ChoiceField } from '../../parts/fields/choice-field';
+import { leastBagHeight, natureOf, roomSchema, type Room, type RoomBag } from '../../../core/index';
+import { ChoiceField } from '../../parts/fields/choice-field';
 import { MeasureField } from '../../parts/fields/measure-field';
+import { bagChoicesWith } from '../../parts/fields/bag-choices';
 
 /** One bag of the room: kind, name, measures, places, and whether it is down. */
 @Component({
@@ -70,7 +71,7 @@ export class BagForm {
   readonly changed = output<Partial<RoomBag>>();
   readonly removed = output();
 
-  protected readonly kinds = computed(() => named([...bagKinds, ...this.room().ownBags.map(({ name }) => name)]));
+  protected readonly kinds = computed(() => bagChoicesWith(this.room().ownBags.map(({ name }) => name)));
   protected readonly schemas = roomSchema.shape.bags.def.element.shape;
   protected readonly nature = computed(() => natureOf(this.bag().kind, this.room().ownBags));
 

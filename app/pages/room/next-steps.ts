@@ -1,6 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { hasDone, learningOrders, nextStep, practisedOn, readStored, sayEffort, type Room } from '../../../core/index';
+import {
+  hasDone,
+  learningOrders,
+  nextStep,
+  practisedOn,
+  readStored,
+  sayEffort,
+  type Room,
+  shownBag,
+} from '../../../core/index';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 import { LogService } from '../../services/log.service';
 
@@ -14,7 +23,8 @@ import { LogService } from '../../services/log.service';
     <ul>
       @for (order of orders(); track order.name) {
         <li>
-          <b>{{ order.bag }}</b>&ngsp;<span class="soft">{{ order.name }}, {{ order.done }} of {{ order.of }} done</span
+          <b>{{ shownBag(order.bag) }}</b>&ngsp;<span class="soft"
+            >{{ order.name }}, {{ order.done }} of {{ order.of }} done</span
           ><br />
           @if (order.next; as next) {
             {{ next.name }}: {{ next.how }} <span class="soft">({{ sayEffort(next.effort) }})</span>
@@ -33,6 +43,7 @@ import { LogService } from '../../services/log.service';
   styleUrl: './room-page.scss',
 })
 export class NextSteps {
+  protected readonly shownBag = shownBag;
   private readonly log = inject(LogService);
   private readonly entries = toSignal(this.log.all$);
   readonly room = input.required<Room>();

@@ -4,7 +4,6 @@ import { MatIcon } from '@angular/material/icon';
 import { TextField } from '../../parts/fields/text-field';
 import { MatButtonModule } from '@angular/material/button';
 import {
-  bagKinds,
   fromUnits,
   inUnits,
   roomBagName,
@@ -23,6 +22,7 @@ import { RoomService } from '../../services/room.service';
 import { SettingsService } from '../../services/settings.service';
 import { BagForm } from './bag-form';
 import { NextSteps } from './next-steps';
+import { bagChoicesWith } from '../../parts/fields/bag-choices';
 import { OwnBags } from './own-bags';
 import { RoomElevation } from './room-elevation';
 import { UnreadList } from '../../parts/unread-list';
@@ -59,10 +59,9 @@ export class RoomPage {
   private readonly notices = inject(NoticeService);
 
   protected readonly selected = signal<string | null>(null);
-  protected readonly kinds = computed(() => [
-    ...bagKinds,
-    ...(this.rooms.room()?.ownBags ?? []).map(({ name }) => name),
-  ]);
+  protected readonly kinds = computed(() =>
+    bagChoicesWith((this.rooms.room()?.ownBags ?? []).map(({ name }) => name)),
+  );
   protected readonly chosen = computed(() => this.rooms.room()?.bags.find(({ id }) => id === this.selected()) ?? null);
   protected readonly says = computed(() => {
     const room = this.rooms.room();

@@ -108,13 +108,13 @@ describe('the speaker', () => {
   });
 
   it('waits behind an open break, and says there what belongs there', () => {
-    const { speaker, heard, leaf } = setUp('round 0:30: 1\nrest open\nround 0:30: 2');
+    const { speaker, heard, leaf } = setUp('round 0:30: 1\nrest open\nround 0:30: 1 2');
     const waiting = takeUp(30_000, 0, [], 1);
     speaker.from(30_000);
     speaker.plan(waiting, 30_000, 10_000);
     expect(heard.clips).toEqual([]);
     speaker.show({ ...waiting, phase: 'break' }, leaf(1), 30_000, 1);
-    expect(speaker.said()).toContain('Open break');
+    expect(speaker.said()).toContain('Take a break');
     expect(heard.clips.length).toBeGreaterThan(0);
     expect(heard.clips.every(({ at }) => at >= 5000)).toBeTrue();
   });
@@ -157,8 +157,8 @@ describe('the speaker', () => {
     speaker.from(30_000);
     speaker.show({ ...waiting, phase: 'break' }, leaf(1), 30_000, 1);
     expect(heard.said.length).toBe(1);
-    expect(heard.said[0]).toContain('Open break');
-    expect(heard.said[0]).toContain('Next, Round 2: two');
+    expect(heard.said[0]).toContain('Take a break');
+    expect(heard.said[0]).toContain('Next, the last round: cross');
   });
 
   it('says stop at once, in the coach’s own word where there is one', () => {

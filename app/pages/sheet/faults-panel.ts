@@ -11,7 +11,8 @@ import {
   type Sheet,
   type TrainingFault,
 } from '../../../core/index';
-import { named, type Choice, ChoiceField } from '../../parts/fields/choice-field';
+import { type Choice, ChoiceField } from '../../parts/fields/choice-field';
+import { bagChoices } from '../../parts/fields/bag-choices';
 
 /** A fault with everything that is shown of it. */
 interface FaultRow {
@@ -78,7 +79,7 @@ export class FaultsPanel {
   readonly scheme = input.required<Scheme>();
   readonly mended = output<TrainingFault>();
 
-  protected readonly bags: readonly Choice<string | null>[] = [{ value: null, name: 'any bag' }, ...named(bagKinds)];
+  protected readonly bags: readonly Choice<string | null>[] = [{ value: null, name: 'any bag' }, ...bagChoices];
   private readonly firstBag = computed(() => {
     const { lanes, bag } = this.sheet();
     return lanes?.find(({ places }) => places > 0)?.bag ?? bag;

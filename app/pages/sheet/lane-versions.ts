@@ -12,6 +12,7 @@ import {
   type Piece,
   type Scheme,
   type Typed,
+  shownBag,
 } from '../../../core/index';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
 
@@ -33,7 +34,7 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
       <b>Stations</b>
       @for (version of versions(); track version.bag) {
         <span [class.strong]="version.how !== 'fits'"
-          ><span class="soft">{{ version.bag }}</span
+          ><span class="soft">{{ shownBag(version.bag) }}</span
           >&ngsp;{{ short(version) }}</span
         >
       }
@@ -43,7 +44,7 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
         @for (version of versions(); track version.bag) {
           <li class="remark">
             <p>
-              <b>{{ version.bag }}</b>&ngsp;<span class="soft">{{ words[version.how] }}</span>
+              <b>{{ shownBag(version.bag) }}</b>&ngsp;<span class="soft">{{ words[version.how] }}</span>
             </p>
             @if (version.how !== 'fits') {
               <div class="line">
@@ -78,7 +79,7 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
               <kt-text-field
                 class="figures"
                 focused
-                [label]="'Combination for the ' + version.bag + ' station'"
+                [label]="'Combination for the ' + shownBag(version.bag) + ' station'"
                 [value]="version.combination ? shown(version.text) : ''"
                 [fault]="fault"
                 (put)="choose(version.bag, take($event).text)"
@@ -109,6 +110,7 @@ const words: Readonly<Record<LaneVersion['how'], string>> = {
   `,
 })
 export class LaneVersions {
+  protected readonly shownBag = shownBag;
   readonly piece = input.required<Piece>();
   readonly versions = input.required<readonly LaneVersion[]>();
   readonly scheme = input.required<Scheme>();

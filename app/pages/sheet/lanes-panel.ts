@@ -17,6 +17,7 @@ import {
   takesLowKicks,
   type BagNature,
   type Sheet,
+  shownBag,
 } from '../../../core/index';
 import { named, ChoiceField } from '../../parts/fields/choice-field';
 import { RoomService } from '../../services/room.service';
@@ -34,6 +35,7 @@ type SheetLane = NonNullable<Sheet['lanes']>[number];
   styleUrl: './lanes-panel.scss',
 })
 export class LanesPanel {
+  protected readonly shownBag = shownBag;
   private readonly rooms = inject(RoomService);
   private readonly editor = inject(Editor);
   readonly sheet = input.required<Sheet>();

@@ -38,7 +38,7 @@ describe('lanes on the sheet', () => {
       set(now);
     });
     await fixture.whenStable();
-    expect(host(fixture).querySelector('.sum')?.textContent).toContain('double-end 1 2 3 2');
+    expect(host(fixture).querySelector('.sum')?.textContent).toContain('double-end bag 1 2 3 2');
     host(fixture).querySelector<HTMLButtonElement>('.sum')?.click();
     await fixture.whenStable();
     expect(host(fixture).querySelectorAll('li kt-strike-staff').length).toBe(2);
@@ -48,10 +48,10 @@ describe('lanes on the sheet', () => {
     expect(host(fixture).textContent).toContain('although it does not suit the bag');
     press(fixture, 'Edit', 1);
     await fixture.whenStable();
-    type(host(fixture), 'Combination for the double-end station', '1 zz');
+    type(host(fixture), 'Combination for the double-end bag station', '1 zz');
     await fixture.whenStable();
-    expect(wrongAt(host(fixture), 'Combination for the double-end station')).toContain('zz');
-    type(host(fixture), 'Combination for the double-end station', '1 2');
+    expect(wrongAt(host(fixture), 'Combination for the double-end bag station')).toContain('zz');
+    type(host(fixture), 'Combination for the double-end bag station', '1 2');
     await fixture.whenStable();
     expect(changed).toEqual(jasmine.objectContaining({ lanes: [{ bag: 'double-end', text: '1 2' }] }));
     press(fixture, 'Adapt automatically');
@@ -104,12 +104,12 @@ describe('lanes on the sheet', () => {
     await fixture.whenStable();
     type(host(fixture), 'People here today', '9');
     type(host(fixture), 'Finish earlier by (min)', '4');
-    type(host(fixture), 'heavy, places available', '0');
+    type(host(fixture), 'heavy bag, places available', '0');
     host(fixture).querySelector('form')?.dispatchEvent(new Event('submit'));
     await fixture.whenStable();
     const said = host(fixture).querySelector('.card')?.textContent ?? '';
     expect(said).toContain('people: 12 → 9');
-    expect(said).toContain('heavy is out of use');
+    expect(said).toContain('heavy bag is out of use');
     press(fixture, 'Use for today');
     expect((applied as Sheet | null)?.class.people).toBe(9);
     fixture.componentRef.setInput('sheet', { ...sheet, title: 'other' });

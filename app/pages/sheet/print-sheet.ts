@@ -21,6 +21,8 @@ import {
   type Sheet,
   type Tally,
   type Timeline,
+  blockWords,
+  shownBag,
 } from '../../../core/index';
 import type { Strip, Stripped } from '../../parts/figure/strips';
 import { StrikeStaff } from '../../parts/strike-staff/strike-staff';
@@ -43,6 +45,8 @@ const smallest = 0.35;
   host: { '(window:beforeprint)': 'draw()', '(window:afterprint)': 'putAway()' },
 })
 export class PrintSheet {
+  protected readonly blockWords = blockWords;
+  protected readonly shownBag = shownBag;
   readonly sheet = input.required<Sheet>();
   readonly rows = input.required<readonly BlockRow[]>();
   readonly timeline = input.required<Timeline>();

@@ -6,7 +6,6 @@ import { NumberField } from '../../parts/fields/number-field';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import {
-  bagKinds,
   formsOf,
   headSchema,
   partNameFault,
@@ -19,6 +18,7 @@ import {
   type Combination,
   type Sheet,
   type Typed,
+  shownBag,
 } from '../../../core/index';
 import type { Mend } from '../../parts/fields/by-schema';
 import { named, ChoiceField } from '../../parts/fields/choice-field';
@@ -27,6 +27,7 @@ import { TapAlong } from '../../parts/tap-along';
 import { SettingsService } from '../../services/settings.service';
 import { SchoolFields } from './school-fields';
 import { fieldLook } from '../../parts/fields/field-look';
+import { bagChoices } from '../../parts/fields/bag-choices';
 
 type ClassOf = Sheet['class'];
 type DetailsKey = 'class' | 'bag' | 'stance' | 'numbers' | 'parts' | 'schools' | 'ball' | 'gloves';
@@ -52,13 +53,14 @@ type DetailsKey = 'class' | 'bag' | 'stance' | 'numbers' | 'parts' | 'schools' |
   styleUrl: './sheet-details.scss',
 })
 export class SheetDetails {
+  protected readonly shownBag = shownBag;
   private readonly settings = inject(SettingsService);
   readonly sheet = input.required<Sheet>();
   /** Combination to tap along to: that of the row chosen on the sheet. */
   readonly combination = input<Combination | null>(null);
   readonly changed = output<Partial<Pick<Sheet, DetailsKey>>>();
 
-  protected readonly bags = named(bagKinds);
+  protected readonly bags = bagChoices;
   protected readonly stances = named(stanceNames);
   protected readonly paces = headSchema.shape.class.def.innerType.shape.pace;
   protected readonly tapping = signal(false);

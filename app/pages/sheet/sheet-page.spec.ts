@@ -242,7 +242,7 @@ describe('the run sheet', () => {
     });
     type(hands.host, 'People', '9');
     await choose(hands.host, 'Level', 'advanced');
-    await choose(hands.host, 'Bag', 'heavy');
+    await choose(hands.host, 'Bag', 'heavy bag');
     await choose(hands.host, 'Numbers', 'eight');
     type(hands.host, 'Class pace', '1.2');
     type(hands.host, 'People', '9999');

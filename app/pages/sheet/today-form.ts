@@ -11,6 +11,7 @@ import {
   type ForToday,
   type Sheet,
   type Today,
+  shownBag,
 } from '../../../core/index';
 
 /** The one place to say how today is different; sheet, lanes and rotation follow, and what changes is listed first. */
@@ -39,7 +40,7 @@ import {
       @for (lane of kinds(); track lane.bag) {
         <kt-number-field
           live
-          [label]="lane.bag + ', places available'"
+          [label]="shownBag(lane.bag) + ', places available'"
           [value]="places()[lane.bag] ?? lane.places"
           [schema]="schemas.places"
           (put)="setPlaces(lane.bag, $event)"
@@ -74,6 +75,7 @@ import {
   `,
 })
 export class TodayForm {
+  protected readonly shownBag = shownBag;
   readonly sheet = input.required<Sheet>();
   /** The sheet as it is run today; undo takes it back. */
   readonly applied = output<Sheet>();

@@ -136,7 +136,7 @@ describe('what a coach can write of a sheet', () => {
     expect(host.textContent).not.toContain('Leaning on the bag');
     host.querySelector<HTMLElement>('[aria-label="Add the fix for: Off centre"]')?.click();
     expect(mended).toEqual([faultNamed('off-line')]);
-    await choose(host, 'Bag', 'standing');
+    await choose(host, 'Bag', 'freestanding bag');
     await fixture.whenStable();
     expect(host.textContent).toContain('You see: the standing bag tips');
   });

@@ -18,7 +18,6 @@ import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
 import {
-  bagKinds,
   draftKinds,
   draftWishesSchema,
   levels,
@@ -34,6 +33,7 @@ import { DraftedService } from '../../services/drafted.service';
 import { freshId } from '../../services/fresh-id';
 import { SettingsService } from '../../services/settings.service';
 import { fieldLook } from '../../parts/fields/field-look';
+import { bagChoices } from '../../parts/fields/bag-choices';
 
 /** A session that was drafted, the seed it came from, and whether it is to be run at once. */
 export interface Drafted {
@@ -93,7 +93,7 @@ export class TypeAndGo {
 
   protected readonly levels = levels;
   protected readonly kinds = draftKinds;
-  protected readonly bags = bagKinds;
+  protected readonly bags = bagChoices;
   protected readonly drafting = signal(false);
   private readonly wishes = draftWishesSchema.shape;
   protected readonly form = new FormGroup({

@@ -10,6 +10,7 @@ import {
   type LaneVersion,
   type Schools,
   type Sheet,
+  shownBag,
 } from '../../../core/index';
 import { StrikeStaff } from '../strike-staff/strike-staff';
 
@@ -22,6 +23,7 @@ import { StrikeStaff } from '../strike-staff/strike-staff';
   styleUrl: './board-view.scss',
 })
 export class BoardView {
+  protected readonly shownBag = shownBag;
   readonly sheet = input.required<Sheet>();
   readonly schools = input<Schools>();
   /** Rounds before it are left out; null shows all. */

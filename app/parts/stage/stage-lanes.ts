@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { sayGroups, spell, type LaneNow, type Scheme } from '../../../core/index';
+import { sayGroups, spell, type LaneNow, type Scheme, shownBag } from '../../../core/index';
 
 /** Which group is on what in this round, and what each kind of bag does in place of the piece. */
 @Component({
@@ -10,7 +10,7 @@ import { sayGroups, spell, type LaneNow, type Scheme } from '../../../core/index
       <ul>
         @for (row of rows(); track row.bag) {
           <li>
-            <b>{{ row.bag }}</b>
+            <b>{{ shownBag(row.bag) }}</b>
             @if (row.groups) {
               <span>{{ row.groups }}</span>
             }
@@ -35,6 +35,7 @@ import { sayGroups, spell, type LaneNow, type Scheme } from '../../../core/index
   `,
 })
 export class StageLanes {
+  protected readonly shownBag = shownBag;
   readonly lanes = input.required<readonly LaneNow[]>();
   readonly scheme = input.required<Scheme>();
 
