@@ -48,6 +48,8 @@ export interface Context {
   readonly lastWork: Leaf | undefined;
   /** When what is done was last named as new. */
   readonly since: SessionTime;
+  /** A bell rings as it begins: it goes before the first word. */
+  readonly rings: boolean;
 }
 
 /** Whether a leaf goes on with what was done before it. */
@@ -176,8 +178,7 @@ function innerCalls(leaf: Leaf, make: Maker): Candidate[] {
 export function leafCalls(leaf: Leaf, context: Context, options: CallOptions): Candidate[] {
   const { speech } = options;
   const make = makerFor(leafPlace(leaf), speech);
-  // A round's bell goes before its first word.
-  const bell = leaf.block === 'round' && context.before === undefined ? bellMs + leastGap : 0;
+  const bell = context.rings ? bellMs + leastGap : 0;
   const due = leaf.at + bell;
   const out = beginning(leaf, context, make, options).map((each, at) => (at === 0 ? { ...each, due } : each));
   const within = (kind: CallKind, from: Milliseconds, until: Milliseconds, words: Words): void => {

@@ -137,7 +137,8 @@ function leavesCalls({ pass, before, next, stood, lastWork }: PassPlace, options
         ...ownCalls(leaf, makerFor(leafPlace(leaf), options.speech)),
       );
     } else {
-      const context = { before: inPass, lastWork: worked, since };
+      const rings = at === 0 && (pass.isRound || before?.isRound === true);
+      const context = { before: inPass, lastWork: worked, since, rings };
       if (leaf.goesOn)
         out.push(...namedAgain(leaf, context, makerFor(leafPlace(leaf), options.speech), options.speech));
       else out.push(...leafCalls(leaf, context, options));
