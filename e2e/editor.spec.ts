@@ -125,7 +125,7 @@ test.describe('a sheet a coach can live in', () => {
     await page.locator('kt-block-view .head').last().focus();
     await page.getByRole('button', { name: 'From the library' }).click();
     await page.getByLabel('Search').fill('four pairs');
-    await page.getByRole('button', { name: /^Hard and easy, four pairs/ }).click();
+    await page.getByRole('button', { name: /^Hard and easy intervals, four pairs/ }).click();
     await expect(page.locator(total).first()).toHaveText('9:00');
     await page.locator('kt-block-view .head').nth(1).focus();
     await page.getByLabel('Search').fill('breaths');
@@ -146,7 +146,7 @@ test.describe('a sheet a coach can live in', () => {
     await page.getByRole('menuitem', { name: /From the library/ }).click();
     const drawer = page.getByRole('dialog', { name: 'From the library' });
     await drawer.getByLabel('Search').fill('four pairs');
-    await drawer.getByRole('button', { name: /^Hard and easy, four pairs/ }).click();
+    await drawer.getByRole('button', { name: /^Hard and easy intervals, four pairs/ }).click();
     await expect(drawer).toBeHidden();
     await expect(page.locator('kt-block-view')).toHaveCount(1);
     await page.locator('mat-snack-bar-container').getByRole('button', { name: 'Undo' }).click();

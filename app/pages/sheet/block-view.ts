@@ -20,6 +20,7 @@ import {
 import { ClockField } from '../../parts/fields/clock-field';
 import { FocusField } from '../../parts/focus-field';
 import type { BlockRow } from '../../services/block-rows';
+import { OwnCalls } from './own-calls';
 import { PieceView } from './piece-view';
 
 /** A piece, or something picked, dropped somewhere: into which block and at which place. */
@@ -44,6 +45,7 @@ export interface PieceDrop {
     MatTooltip,
     ClockField,
     FocusField,
+    OwnCalls,
     PieceView,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -78,6 +80,8 @@ export class BlockView {
   protected readonly schemas = blockSchema.shape;
   /** Whether the reminders of the block are being written. */
   protected readonly reminding = signal(false);
+  /** Whether the coach's own calls of the block are being written. */
+  protected readonly calling = signal(false);
   protected readonly name = computed(() => {
     const { block, round } = this.row();
     const times = block.times ?? 1;
