@@ -24,7 +24,8 @@ export type Claim = {
 const number = numberPattern;
 const unit = 'seconds?|secs?|minutes?|mins?|hours?|s';
 const clock = '\\d{1,2}:[0-5]\\d(?::[0-5]\\d)?';
-const named = `(?:${number}|an?)[\\s-]?(?:${unit})(?![a-z])`;
+// A unit stands apart from a number in words: “ones and twos” are no seconds.
+const named = `(?:${number}|an?)(?:[\\s-]|(?<=\\d))(?:${unit})(?![a-z])`;
 const length = `(?:${clock}|${named})`;
 const counted =
   'rounds?|rests?|breaks?|punch(?:es)?|strikes?|kicks?|knees?|elbows?|moves?|drills?|exercises?|pieces?|sets?|stages?';

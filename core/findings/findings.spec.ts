@@ -70,6 +70,11 @@ describe('findings of a sheet', () => {
     ['around the corner', ''],
     ['1 2 3b', ''],
     ['12 people, 3 left-handed', ''],
+    // Plurals of numbers are punches or codes, not seconds; what comes every so often is not the length of the whole.
+    ['ones and twos', ''],
+    ['twos to fives, five twos', ''],
+    ['add one every thirty seconds', ''],
+    ['30s, two s', '30 s whole, 2 s whole'],
   ];
   for (const [text, read] of announced)
     it(`read what is announced: ${text}`, () => {
@@ -111,6 +116,19 @@ describe('findings of a sheet', () => {
       'the text says 3 minutes of round, but it is 2:00',
     ]);
     expect(whats('announced', 'round 2:00 "3 kicks": 1 2 bk lk')).toEqual(['3 kicks announced, but 2 kicks']);
+    // A drill may fill a round.
+    expect(whats('announced', '# Seven drills', 'round 1:00 x7 rest 0:30: 1 2b')).toEqual([]);
+    expect(whats('announced', '# Eight drills', 'round 1:00 x7 rest 0:30: 1 2b').length).toBe(1);
+  });
+
+  it('count the repeats of a warm-up, and judge no joins of singles that are never joined', () => {
+    expect(whats('short warm-up', 'warm-up 3:00 x3', 'round 2:00: 1 2b')).toEqual([]);
+    expect(whats('short warm-up', 'warm-up 1:00 x3', 'round 2:00: 1 2b').length).toBe(1);
+    mendsWork('short warm-up', sheetOf('warm-up 1:00 x3', 'round 2:00: 1 2b'));
+    const singles = (alone: string): string[] =>
+      whats('seam', 'round 2:00', `  build singles ${alone} every 0:30: 2 2 1 3`);
+    expect(singles('alone')).toEqual([]);
+    expect(singles('').length).toBe(1);
   });
 
   it('read the numbers of rounds rightly, and find the same one twice', () => {

@@ -189,6 +189,8 @@ export function seamFindings(place: Place, piece: Piece): Finding[] {
   const [text] = textsOf(piece);
   const read = text === undefined ? null : readStored(text);
   if (!read?.ok || (piece.kind !== 'combination' && piece.kind !== 'build')) return [];
+  // Single strikes that are never joined have no transitions.
+  if (piece.kind === 'build' && piece.alone) return [];
   const studied = studyOf(read.value, place.sheet.stance, piece.nonStop ?? false);
   const seam = studied.turns.flatMap((turn) => turn.seams).find((each) => each.level === 'warning');
   if (!seam) return [];

@@ -73,7 +73,8 @@ export function sheetCount(checked: Checked, of: CountedThing, count: number): R
     case 'rest':
       return { values: [timeline.leaves.filter(({ block }) => block === 'rest').length] };
     case 'drill':
-      return { values: [rounds.reduce((sum, block) => sum + pieces(block).length, 0)] };
+      // A drill may fill a round: seven drills are seven rounds, too.
+      return { values: [timeline.rounds, rounds.reduce((sum, block) => sum + pieces(block).length, 0)] };
     case 'stage':
       return null;
     default: {

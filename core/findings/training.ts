@@ -29,7 +29,7 @@ function freshBlock(sheet: Sheet, kind: 'warm-up' | 'rest', ms: Milliseconds): B
 export function warmUpFindings({ sheet }: Checked): Finding[] {
   if (!sheet.blocks.some((block) => block.kind === 'round')) return [];
   const warmUps = sheet.blocks.filter((block) => block.kind === 'warm-up');
-  const warm = warmUps.reduce((sum, block) => sum + (block.ms ?? 0), 0);
+  const warm = warmUps.reduce((sum, { ms, times = 1 }) => sum + (ms ?? 0) * times, 0);
   if (warm >= warmUpMs) return [];
   const [only] = warmUps;
   if (!only) {
@@ -48,7 +48,8 @@ export function warmUpFindings({ sheet }: Checked): Finding[] {
       },
     ];
   }
-  const missing = warmUpMs - warm;
+  // Each repeat takes its share, in whole seconds.
+  const missing = Math.ceil((warmUpMs - warm) / (only.times ?? 1) / 1000) * 1000;
   const last = only.pieces.at(-1);
   const stretch: Mend = {
     label: `Make the warm-up ${sayClock((only.ms ?? 0) + missing)}`,
