@@ -1,3 +1,4 @@
+import type { CallKind, Talk } from '../sheet/call-kinds';
 import { plain } from './saying';
 import { readTempoText } from '../formats/tempo-text/read';
 import { eight, ownScheme, type Scheme } from '../moves/scheme';
@@ -91,7 +92,10 @@ describe('changes of calls by the coach', () => {
     expect(
       scriptOf(sheet, { talk: 'bells' }).calls.every(({ kind }) => kind === 'bell' || kind === 'count'),
     ).toBeTrue();
-    expect(scriptOf(sheet, { talk: 'main' }).calls.some(({ kind }) => kind === 'time')).toBeFalse();
+    const has = (talk: Talk, wanted: CallKind): boolean =>
+      scriptOf(sheet, { talk }).calls.some(({ kind }) => kind === wanted);
+    expect([has('all', 'cheer'), has('main', 'cheer')]).toEqual([true, false]);
+    expect([has('main', 'focus'), has('names', 'focus'), has('names', 'new')]).toEqual([true, false, true]);
   });
 });
 

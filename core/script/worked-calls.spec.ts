@@ -256,7 +256,11 @@ describe('worked calls: words and kinds', () => {
   it('talking less leaves out what is not needed to follow', () => {
     expect(callKinds.filter((kind) => isSaid(kind, 'bells'))).toEqual(['bell', 'count']);
     expect(callKinds.filter((kind) => !isSaid(kind, 'main'))).toEqual([
-      ...['time', 'preview', 'reminder', 'focus', 'water', 'breathing', 'cheer'],
+      ...['preview', 'reminder', 'water', 'breathing', 'cheer'],
+    ] as (typeof callKinds)[number][]);
+    // Names and time: what there is to follow, and nothing of how it is done.
+    expect(callKinds.filter((kind) => isSaid(kind, 'names'))).toEqual([
+      ...['bell', 'own', 'new', 'stance', 'count', 'drill', 'time', 'again', 'strikes'],
     ] as (typeof callKinds)[number][]);
     expect(callKinds.every((kind) => isSaid(kind, 'all'))).toBeTrue();
   });

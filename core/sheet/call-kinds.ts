@@ -4,7 +4,7 @@ export interface CallNature {
   readonly name: string;
   /** What a call is worth when not everything can be said (house values in the trade's order, section 9). */
   readonly worth: number;
-  /** How much a coach must say for it to be said: `bells` always, `main` by those who talk little, `all` by those who say all. */
+  /** The least that a coach says for it to be said: `bells` is always said, `names` and `main` by those who say more, `all` by those who say all. */
   readonly from: Talk;
   /** A class would notice its silence: what cannot be said of it is found. */
   readonly needed: boolean;
@@ -12,8 +12,8 @@ export interface CallNature {
   readonly atTheBell: boolean;
 }
 
-export const talks = ['all', 'main', 'bells'] as const;
-/** How much is said. */
+export const talks = ['all', 'main', 'names', 'bells'] as const;
+/** How much is said: everything; what begins, counts and cues; names and time; bells and counts alone. */
 export type Talk = (typeof talks)[number];
 
 /** From which second the last ones are counted. */
@@ -29,29 +29,30 @@ export const blockClocks = ['all', 'names'] as const;
 export type BlockClock = (typeof blockClocks)[number];
 
 const call = { needed: false, atTheBell: false } as const;
+const names = { ...call, from: 'names' } as const;
 const main = { ...call, from: 'main' } as const;
 const more = { ...call, from: 'all' } as const;
 
 /** Kinds of calls, most important first (trade page, section 9; worths are house values). A new one is a line here. */
 export const callNatures = {
   bell: { name: 'bell', worth: 10_000, from: 'bells', needed: false, atTheBell: true },
-  own: { name: 'your own call', ...main, worth: 900, needed: true },
-  new: { name: 'combination or drill', ...main, worth: 800, needed: true },
-  stance: { name: 'stance', ...main, worth: 400 },
+  own: { name: 'your own call', ...names, worth: 900, needed: true },
+  new: { name: 'combination or drill', ...names, worth: 800, needed: true },
+  stance: { name: 'stance', ...names, worth: 400 },
   count: { name: 'countdown', worth: 300, from: 'bells', needed: false, atTheBell: true },
   effort: { name: 'effort', ...main, worth: 250 },
-  drill: { name: 'call drill', ...main, worth: 240 },
+  drill: { name: 'call drill', ...names, worth: 240 },
   bag: { name: 'bag', ...main, worth: 220 },
   gear: { name: 'gloves', ...main, worth: 210 },
   lanes: { name: 'rotation', ...main, worth: 200 },
   between: { name: 'in between', ...main, worth: 160 },
-  time: { name: 'time left', ...more, worth: 150 },
+  time: { name: 'time left', ...names, worth: 150 },
   preview: { name: 'what comes next', ...more, worth: 140 },
-  again: { name: 'combination again', ...main, worth: 130 },
+  again: { name: 'combination again', ...names, worth: 130 },
   reminder: { name: 'keep it sharp', ...more, worth: 120 },
   teach: { name: 'demo', ...main, worth: 115 },
-  strikes: { name: 'strikes', ...main, worth: 110 },
-  focus: { name: 'cue', ...more, worth: 100 },
+  strikes: { name: 'strikes', ...names, worth: 110 },
+  focus: { name: 'cue', ...main, worth: 100 },
   water: { name: 'water', ...more, worth: 70 },
   breathing: { name: 'breathing', ...more, worth: 60 },
   cheer: { name: 'encouragement', ...more, worth: 30 },

@@ -69,7 +69,8 @@ const speakers: Readonly<Record<Settings['voice'], string>> = {
 };
 const talking: Readonly<Record<Settings['talk'], string>> = {
   all: 'all calls',
-  main: 'main calls only',
+  main: 'what begins, counts and cues',
+  names: 'names and time',
   bells: 'bells and countdown only',
 };
 

@@ -84,7 +84,8 @@ export class SettingsPage {
     ]),
     this.field('talk', [
       { value: 'all', name: 'Everything' },
-      { value: 'main', name: 'Main calls: combinations, stance, drills, counts' },
+      { value: 'main', name: 'What begins, counts and cues' },
+      { value: 'names', name: 'Names and time' },
       { value: 'bells', name: 'Bells and counts only' },
     ]),
     this.field('countIn', seconds([0, 5, 10, 20])),
