@@ -130,7 +130,9 @@ describe('a list of changes', () => {
   it('is told in one line by its first, and how many more there are', () => {
     expect(sayChanges(before, before)).toBeNull();
     expect(sayChanges(before, { ...before, bag: 'shadow' })).toBe('Bag: heavy bag → shadow boxing');
-    expect(sayChanges(before, { ...before, bag: 'shadow', note: 'x' })).toBe('Bag: heavy bag → shadow boxing, and 1 more');
+    expect(sayChanges(before, { ...before, bag: 'shadow', note: 'x' })).toBe(
+      'Bag: heavy bag → shadow boxing, and 1 more',
+    );
     expect(sayChanges(before, { ...before, bag: 'shadow', note: 'x', title: 'y' })).toBe(
       'Title: Tower → y, and 2 more',
     );

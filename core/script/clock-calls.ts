@@ -8,6 +8,7 @@ import { makerFor, type Maker } from './candidate';
 import { leafPlace } from './leaf-calls';
 import type { CallOptions } from './options';
 import { isHard, isLight } from './intensity';
+import { intervalsOf } from './intervals';
 import { plain } from './saying';
 import { worded, type Speech, type Words } from './speech';
 
@@ -23,6 +24,8 @@ const timesLeft: readonly (readonly [seconds: number, least: Milliseconds, most:
 /** From this length on the last ten seconds are told, and a piece is led out (house values; the trade page names 30 s). */
 const tenFrom: Milliseconds = 20_000;
 const ledOutFrom: Milliseconds = 30_000;
+/** A shorter piece is counted out from three, from this length on (house value). */
+const countedOutFrom: Milliseconds = 10_000;
 /** From this length on half of a round, and of any other work, is told (house values). */
 const halfFrom: Milliseconds = 150_000;
 const halfOfBlockFrom: Milliseconds = 60_000;
@@ -58,14 +61,14 @@ export function countOut(pass: Pass, next: Pass | undefined, make: Maker, option
   return counted && pass.end - pass.at > countFrom * 1000 + 1000 ? countDown(pass.end, countFrom, make) : [];
 }
 
-/** Long pieces are led out before the next one; the last of a pass is counted out with it. */
+/** Pieces are counted out before the next one, long ones as the coach wishes; the last of a pass is counted out with it. */
 export function leadOuts(pass: Pass, make: Maker, { leadOut, speech, blockClock }: CallOptions): Candidate[] {
   if (leadOut === 'nothing' || (!pass.isRound && blockClock === 'names')) return [];
   return pass.leaves.slice(0, -1).flatMap((leaf): Candidate[] => {
     const end = leaf.at + leaf.ms;
     // A calls drill has its own words to the end.
-    if (leaf.ms < ledOutFrom || leaf.doing === 'change-over' || leaf.doing === 'calls') return [];
-    if (leadOut === 'three') return countDown(end, 3, make);
+    if (leaf.ms < countedOutFrom || leaf.doing === 'change-over' || leaf.doing === 'calls') return [];
+    if (leadOut === 'three' || leaf.ms < ledOutFrom) return countDown(end, 3, make);
     return [make.exactly('count', end - 10_000, worded(speech, 'ten seconds').full, 'ten'), ...countDown(end, 5, make)];
   });
 }
@@ -95,15 +98,32 @@ function cheersOf(pass: Pass, make: Maker, round: number, speech: Speech): Candi
   });
 }
 
+/** The clock of a hard piece that alternates with easy ones: its half, and its last ten seconds. The round's end has its own. */
+function pieceClock(leaf: Leaf, pass: Pass, make: Maker, speech: Speech, said: SessionTime): Candidate[] {
+  const [half, end] = [leaf.at + leaf.ms / 2, leaf.at + leaf.ms];
+  return [
+    ...(half === said ? [] : [make.within('time', half, half + lateTime, worded(speech, 'half way'))]),
+    ...(end === pass.end ? [] : [make.exactly('count', end - 10_000, worded(speech, 'ten seconds').full, 'ten')]),
+  ];
+}
+
 /** What belongs to a round's clock: the bell, ten seconds, time left, half of it, a word of praise. */
 export function roundClock(pass: Pass, make: Maker, round: number, { speech }: CallOptions): Candidate[] {
   const length = pass.end - pass.at;
   const out: Candidate[] = [make.bell(pass.at, 'start bell')];
   if (length >= tenFrom) out.push(make.exactly('count', pass.end - 10_000, worded(speech, 'ten seconds').full, 'ten'));
   const timed = (at: SessionTime, words: Words): Candidate => make.within('time', at, at + lateTime, words);
-  for (const [seconds, least, most] of timesLeft)
-    if (length >= least && length < most) out.push(timed(pass.end - seconds * 1000, sayTime(seconds, speech)));
-  if (length >= halfFrom) out.push(timed(pass.at + length / 2, worded(speech, 'half way')));
+  const { clocked } = intervalsOf(pass);
+  const halves = clocked.map(({ at, ms }) => at + ms / 2);
+  // Inside a hard piece the round's own time would contradict the piece's, but where both say half.
+  const silent = (at: SessionTime): boolean => clocked.some((leaf) => leaf.at <= at && at < leaf.at + leaf.ms);
+  for (const [seconds, least, most] of timesLeft) {
+    const at = pass.end - seconds * 1000;
+    if (length >= least && length < most && !silent(at)) out.push(timed(at, sayTime(seconds, speech)));
+  }
+  const half = pass.at + length / 2;
+  if (length >= halfFrom && (!silent(half) || halves.includes(half))) out.push(timed(half, worded(speech, 'half way')));
+  for (const leaf of clocked) out.push(...pieceClock(leaf, pass, make, speech, half));
   return [...out, ...cheersOf(pass, make, round, speech)];
 }
 

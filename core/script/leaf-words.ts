@@ -8,7 +8,7 @@ import { blockWords } from '../timeline/names';
 import { capital, joined, plain, type Saying } from './saying';
 import { sayCombination } from './say-combination';
 import type { CallOptions } from './options';
-import { worded, type Speech, type Words } from './speech';
+import { forNew, worded, type Speech, type Words } from './speech';
 
 /** How a stage is announced by how it comes out of the one before; those that are not named here are said as they are. */
 const stagePhrases: Readonly<Record<StageStep, PhraseKey | null>> = {
@@ -38,7 +38,7 @@ function partOf(combination: Combination, places: readonly number[]): Combinatio
 /** The new moves of a stage that adds some to what was done before; null where all of it is new, or nothing is. */
 function newMoves({ stage, added }: Leaf, combination: Combination, speech: Speech): Saying | null {
   const adds = stage?.step === 'add' || stage?.step === 'front';
-  return adds && added.length > 0 ? sayCombination(partOf(combination, added), speech) : null;
+  return adds && added.length > 0 ? sayCombination(partOf(combination, added), forNew(speech)) : null;
 }
 
 /** The new moves of a stage as a combination of their own; all of it where a build begins. Null where nothing is new. */

@@ -6,15 +6,22 @@ import { makerFor } from './candidate';
 import { blockClock, blockEnd, countOut, endBell, leadOuts, passPlace, roundClock, sessionEnd } from './clock-calls';
 import type { FocusTrail } from './focus';
 import { focusCalls } from './focus-calls';
+import { intervalsOf } from './intervals';
 import { leafCalls, leafPlace, namedAgain, ownCalls, sameWork } from './leaf-calls';
 import type { CallOptions } from './options';
-import { previewInWork, previewTime, restCalls, type RestNews } from './rest-calls';
+import { partWords, previewInWork, previewTime, restCalls, type RestNews } from './rest-calls';
 import { plain } from './saying';
 import { showCalls } from './show-calls';
 import { worded, type Words } from './speech';
 
 /** Lead time of a stance change (house value). */
 const stanceLead: Milliseconds = 8000;
+
+/** Beginners hear which hand is one and which is two, before the first round. */
+function whichHand(pass: Pass, { speech }: CallOptions): Candidate {
+  const make = makerFor(`${passPlace(pass)} hands`, speech);
+  return make.within('preview', pass.at + overviewFor, pass.at + 2 * overviewFor, worded(speech, 'which hand'));
+}
 
 /** The session is outlined within so long of its beginning (house value). */
 const overviewFor: Milliseconds = 30_000;
@@ -118,6 +125,22 @@ function swaps({ leaves, isRound }: Pass, { onPads, speech }: CallOptions): Cand
   });
 }
 
+/** What comes next is told in the last seconds of an easy piece, before it is counted out (house values). */
+const beforeHardFrom: Milliseconds = 10_000;
+const beforeHardUntil: Milliseconds = 3500;
+
+/** In an easy piece between hard ones, the hard one that follows is named before it begins. */
+function nextHard(pass: Pass, { speech }: CallOptions): Candidate[] {
+  return intervalsOf(pass).beforeHard.flatMap(({ easy, hard }): Candidate[] => {
+    const exercise = partWords([hard], speech);
+    if (!exercise || easy.ms < beforeHardFrom) return [];
+    const make = makerFor(`${leafPlace(hard)} next`, speech);
+    const { short } = worded(speech, 'next', { round: plain(''), combination: exercise });
+    const words = short ? { full: short } : worded(speech, 'next exercise', { exercise });
+    return [make.within('preview', hard.at - beforeHardFrom, hard.at - beforeHardUntil, words)];
+  });
+}
+
 /** What is said in the leaves of a pass, and before a change of stance. */
 function leavesCalls({ pass, before, next, stood, lastWork }: PassPlace, options: CallOptions): Candidate[] {
   let [stands, worked] = [stood, lastWork];
@@ -170,7 +193,11 @@ function workedOut(place: PassPlace, trail: FocusTrail, options: CallOptions): C
           ),
         ]
       : []),
+    ...(begins && !pass.isRound && options.level === 'beginner' && options.speech.strikesAs === 'numbers'
+      ? [whichHand(pass, options)]
+      : []),
     ...swaps(pass, options),
+    ...nextHard(pass, options),
     ...newsCalls(place, options),
     ...leavesCalls(place, options),
     ...previewInWork(pass, next, options),

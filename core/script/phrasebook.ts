@@ -26,6 +26,7 @@ export const usualPhrases: Readonly<Record<PhraseKey, PhraseNature>> = {
   'minutes left': phrase('{minutes} minutes left', '{minutes} minutes'),
   next: phrase('Next, {round}: {combination}', 'Next: {combination}'),
   overview: phrase('{minutes}, {rounds}. {title}', '{minutes}, {rounds}'),
+  'which hand': phrase('Lead hand, one. Rear hand, two'),
   'add on': fixed('Add the {moves}. All together: {combination}'),
   'add in front': fixed('Add to the front: {moves}. All together: {combination}'),
   'way down': fixed('Coming back down: {combination}'),

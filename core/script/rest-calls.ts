@@ -42,7 +42,7 @@ const mostParts = 4;
 const longestOutline: Milliseconds = 12_000;
 
 /** A part of a round in a few words: a build by what it comes to, what is done all out as that. */
-function partWords(leaves: readonly Leaf[], speech: Speech): Saying | null {
+export function partWords(leaves: readonly Leaf[], speech: Speech): Saying | null {
   const [first, last] = [leaves[0], leaves.at(-1)];
   if (!first || !last || first.doing === 'pause' || first.doing === 'change-over' || first.doing === 'unplanned')
     return null;
@@ -79,7 +79,7 @@ export function overview({ ms, rounds }: Timeline, title: string, { speech }: Ca
   const minutes = Math.round(ms / 60_000);
   if (rounds < 2 || minutes < 2) return null;
   const said = worded(speech, 'overview', {
-    minutes: plain(`${numberWord(minutes)} minutes`),
+    minutes: capital(plain(`${numberWord(minutes)} minutes`)),
     rounds: plain(`${numberWord(rounds)} rounds`),
     title: plain(title),
   });

@@ -73,15 +73,18 @@ describe('the stages of a build', () => {
     expect(joined).toEqual([...alone, '90 All together: one, two, three.']);
   });
 
-  it('are led out from three, where they are half a minute or longer, or as the coach wishes', () => {
+  it('are led out from three, or as the coach wishes where they are half a minute or longer', () => {
     const lines = ['round 1:30', '  0:45: 1 2', '  0:45: 3 2'];
     const before = (wishes: ScriptWishes): string[] =>
       said(lines, ['count'], wishes).filter((each) => Number.parseInt(each) < 45);
     expect(before({})).toEqual(['42 three', '43 two', '44 one']);
     expect(before({ leadOut: 'nothing' })).toEqual([]);
     expect(before({ leadOut: 'ten and five' })[0]).toBe('35 ten seconds');
+    // Shorter ones are counted from three, however long ones are led out.
     const short = ['round 1:00', '  0:29: 1 2', '  0:31: 3 2'];
-    expect(said(short, ['count']).filter((each) => Number.parseInt(each) < 29)).toEqual([]);
+    const counted = said(short, ['count'], { leadOut: 'ten and five' }).filter((each) => Number.parseInt(each) < 29);
+    expect(counted).toEqual(['26 three', '27 two', '28 one']);
+    expect(said(short, ['count'], { leadOut: 'nothing' }).filter((each) => Number.parseInt(each) < 29)).toEqual([]);
   });
 });
 

@@ -28,7 +28,7 @@ function nameOf(move: Move, speech: Speech, before: Move | null): string {
   const usual = kind.marked
     ? move.side === defaultSide(move.id, before)
     : kind.limb === 'leg' && move.side === kind.usual;
-  if (!usual) return numberOf(move, speech) ?? fullMoveName(move);
+  if (!usual || speech.sided) return numberOf(move, speech) ?? fullMoveName(move);
   const aside = move.target !== null && move.target !== kind.targets[0] ? ` to the ${move.target}` : '';
   return numberOf(move, speech) ?? `${move.feint ? 'feint ' : ''}${kind.name}${aside}`;
 }
@@ -191,6 +191,7 @@ function turned(items: readonly Item[], turn: number): Item[] {
 interface Known {
   readonly by: Speech['scheme'];
   readonly as: Speech['strikesAs'];
+  readonly sided: boolean;
   readonly turns: readonly Saying[];
   readonly whole: Saying;
 }
@@ -202,12 +203,19 @@ const isLone = ({ items }: Combination): boolean =>
 
 function wordsOf(combination: Combination, speech: Speech): Known {
   const before = known.get(combination);
-  if (before?.by === speech.scheme && before.as === speech.strikesAs) return before;
+  if (before?.by === speech.scheme && before.as === speech.strikesAs && before.sided === (speech.sided === true))
+    return before;
   const spoken: Speech = isLone(combination) ? { ...speech, strikesAs: 'names' } : speech;
   const turns = Array.from({ length: fullTurn(combination.items) }, (_, turn) =>
     together(said(turned(combination.items, turn), spoken, { before: null })),
   );
-  const words = { by: speech.scheme, as: speech.strikesAs, turns, whole: joined(turns, ', then ') };
+  const words = {
+    by: speech.scheme,
+    as: speech.strikesAs,
+    sided: speech.sided === true,
+    turns,
+    whole: joined(turns, ', then '),
+  };
   known.set(combination, words);
   return words;
 }

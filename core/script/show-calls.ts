@@ -12,7 +12,7 @@ import type { CallOptions } from './options';
 import { filled, joined, plain, type Saying } from './saying';
 import { sayCombination, sayStrikes } from './say-combination';
 import { partShown, partsToShow } from './show-parts';
-import { worded, type Speech } from './speech';
+import { forNew, worded, type Speech } from './speech';
 
 /** A combination is shown much slower than it is worked (house value). */
 export const showPace: PaceFactor = 0.5;
@@ -99,7 +99,7 @@ export function showCalls(leaf: Leaf, from: SessionTime, until: SessionTime, { s
   const { combination } = leaf;
   if (!combination || combination.items[0]?.kind === 'freestyle') return [];
   const make = makerFor(`${leafPlace(leaf)} show`, speech);
-  const words = worded(speech, 'watch', { combination: named(leaf, sayCombination(combination, speech)) });
+  const words = worded(speech, 'watch', { combination: named(leaf, sayCombination(combination, forNew(speech))) });
   const opening = make.within('new', from, until, words);
   const takes = opening.phrases[0]?.ms ?? 0;
   const showings = showingsOf(combination, speech);

@@ -16,6 +16,10 @@ export interface Speech {
   readonly cheers: readonly Cheer[];
   readonly scheme: Scheme;
   readonly strikesAs: 'numbers' | 'names';
+  /** Whether a defence, kick or step is said with its side where it is new: beginners cannot know the usual one. */
+  readonly sidesOfNew: boolean;
+  /** Whether it is said with its side now. */
+  readonly sided?: true;
   /** Time that words take, in the chosen voice or by the speaking rate. */
   readonly lengthOf: (saying: Saying) => Milliseconds;
 }
@@ -41,9 +45,13 @@ export function speechOf(sheet: Sheet | null, coach: Wordings = {}, lengthOf: Sp
     cheers: (own.cheers ?? coach.cheers)?.map((words): Cheer => ({ words, fits: 'any' })) ?? usualCheers,
     scheme: sheet ? schemeOrSix(sheet.numbers) : six,
     strikesAs: own.strikesAs ?? coach.strikesAs ?? 'numbers',
+    sidesOfNew: sheet?.class.level === 'beginner',
     lengthOf,
   };
 }
+
+/** Speech for what people meet for the first time. */
+export const forNew = (speech: Speech): Speech => (speech.sidesOfNew ? { ...speech, sided: true } : speech);
 
 /** Our own words, at the usual rate. */
 export const usualSpeech: Speech = speechOf(null);

@@ -85,6 +85,7 @@ export const phraseKeys = [
   'minutes left',
   'next',
   'overview',
+  'which hand',
   'add on',
   'add in front',
   'way down',

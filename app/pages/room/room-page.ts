@@ -59,9 +59,7 @@ export class RoomPage {
   private readonly notices = inject(NoticeService);
 
   protected readonly selected = signal<string | null>(null);
-  protected readonly kinds = computed(() =>
-    bagChoicesWith((this.rooms.room()?.ownBags ?? []).map(({ name }) => name)),
-  );
+  protected readonly kinds = computed(() => bagChoicesWith((this.rooms.room()?.ownBags ?? []).map(({ name }) => name)));
   protected readonly chosen = computed(() => this.rooms.room()?.bags.find(({ id }) => id === this.selected()) ?? null);
   protected readonly says = computed(() => {
     const room = this.rooms.room();

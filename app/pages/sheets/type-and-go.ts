@@ -17,15 +17,7 @@ import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import { MatSelectModule } from '@angular/material/select';
-import {
-  draftKinds,
-  draftWishesSchema,
-  levels,
-  readGoals,
-  six,
-  type Sheet,
-  type Wishes,
-} from '../../../core/index';
+import { draftKinds, draftWishesSchema, levels, readGoals, six, type Sheet, type Wishes } from '../../../core/index';
 import { isTypeThrough, keepTyped, pressAgain, takeFirstLine, typedBefore, listLineId } from '../../first/hand-over';
 import { bySchema } from '../../parts/fields/by-schema';
 import { BookService } from '../../services/book.service';
