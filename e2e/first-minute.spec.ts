@@ -148,7 +148,7 @@ test('the first minute with a mouse alone: New sheet, something from the library
   // An empty sheet cannot be run.
   await expect(page.getByRole('button', { name: 'Run', exact: true })).toBeDisabled();
   await hands.press(page.getByRole('button', { name: 'From the library' }));
-  await hands.press(page.getByRole('button', { name: /^Jab to four punches, / }));
+  await hands.press(page.getByRole('button', { name: /^Build from jab to four punches, / }));
   await hands.press(page.getByRole('link', { name: 'Run', exact: true }));
   await hands.press(page.getByRole('button', { name: 'Start' }));
   await expect(running(page)).toBeVisible();

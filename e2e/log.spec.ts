@@ -167,7 +167,7 @@ test('a programme is planned, moved by keys, its sheet opened, and goes to the c
   await expect(sessions.first()).toContainText('6');
   // Session by session from bag to bag.
   const bags = await sessions.evaluateAll((all) =>
-    all.map((each) => each.getAttribute('aria-label')?.match(/on ([a-z-]+)$/)?.[1]),
+    all.map((each) => each.getAttribute('aria-label')?.match(/on the ([a-z -]+)$/)?.[1]),
   );
   expect(new Set(bags.slice(0, 2)).size).toBe(2);
   expect(bags[2]).toBe(bags[0]);

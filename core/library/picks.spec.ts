@@ -17,6 +17,11 @@ describe('what can be put into a sheet', () => {
     expect(pickLength(bookPick({ id: 'a', name: '', text: '1 2', tags: [], note: '' }))).toBeNull();
   });
 
+  it('is found by what it was called before', () => {
+    expect(picksFor(libraryPicks(), 'press-ups').map(({ name }) => name)).toEqual(['Push-ups']);
+    expect(picksFor(libraryPicks(), 'long breaths').map(({ name }) => name)).toContain('Slow, deep breaths');
+  });
+
   it('is found by all of the words, in any order, in its combination too', () => {
     const own = bookPick({ id: 'a', name: 'Gate', text: '1 2 3b', tags: ['warm'], note: '' });
     const other = sheetPick(readTempoText('# Gate two\nround 1:00: 2 3').sheet);

@@ -26,6 +26,8 @@ export interface Pick {
   readonly name: string;
   /** What it is for, in a line; empty where the name says it. */
   readonly what: string;
+  /** What it was called before, by which it is found, too. */
+  readonly formerly?: string;
   /** The whole sheet that it is, where it is one: a session may begin with it. */
   readonly sheet?: Sheet;
   readonly adds:
@@ -49,10 +51,11 @@ export function libraryPicks(): readonly Pick[] {
   built ??= [
     ...clockFormats.map(({ name, group, text }) => fromText(`format ${name}`, 'format', name, group, text)),
     ...bagPlans.map(({ name, bag, text }) => fromText(`plan ${name}`, 'format', name, `on the ${shownBag(bag)}`, text)),
-    ...exercises.map(({ name, part, ms, how }): Pick => ({
+    ...exercises.map(({ name, formerly, part, ms, how }): Pick => ({
       key: `exercise ${name}`,
       kind: 'exercise',
       name,
+      ...(formerly ? { formerly } : {}),
       what: `${part}: ${how}`,
       adds: { what: 'exercise', words: name, ms },
     })),
@@ -116,14 +119,14 @@ const texts = new WeakMap<Pick, string>();
 function textOf(pick: Pick): string {
   let text = texts.get(pick);
   if (text === undefined) {
-    const { name, what, adds } = pick;
+    const { name, formerly = '', what, adds } = pick;
     const inside =
       adds.what === 'combination'
         ? [adds.text]
         : adds.what === 'blocks'
           ? adds.blocks.flatMap(({ title, pieces }) => [title ?? '', ...pieces.map((piece) => pieceName(piece, six))])
           : [];
-    text = [name, what, ...inside].join(' ').toLowerCase();
+    text = [name, formerly, what, ...inside].join(' ').toLowerCase();
     texts.set(pick, text);
   }
   return text;
