@@ -14,7 +14,7 @@ import { FigurePlayer } from './figure-player';
       <mat-icon svgIcon="figure" />{{ open() ? 'Hide figure' : 'Show figure' }}
     </button>
     @if (open()) {
-      @defer {
+      @defer (on immediate) {
         <kt-figure-player
           [combination]="combination()"
           [stance]="stance()"
