@@ -132,6 +132,14 @@ describe('what is heard in every example and template', () => {
     expect(cheers.length).toBeGreaterThan(4);
     expect(new Set(cheers).size).toBe(cheers.length);
   });
+
+  it('the coach’s own praise comes once each, in hard rounds and others', () => {
+    const lines = ['round 2:00: 1 2', 'round 2:00', '  2:00 all-out: 1 2', 'round 2:00: 1 2', 'round 2:00: 1 2'];
+    const { sheet } = readTempoText(lines.join('\n'));
+    const cheers = ['A', 'B', 'C', 'D'];
+    const said = scriptOf({ ...sheet, calls: { wordings: { cheers } } }).calls.filter(({ kind }) => kind === 'cheer');
+    expect(said.map(({ say }) => say)).toEqual(cheers);
+  });
 });
 
 function heard(text: string): Heard {

@@ -87,11 +87,12 @@ function cheersOf(pass: Pass, make: Maker, round: number, speech: Speech): Candi
     const at = pass.at + length * from;
     const leaf = pass.leaves.findLast((each) => each.at <= at);
     const fits = !leaf ? 'any' : isHard(leaf) ? 'hard' : isLight(leaf) ? 'easy' : 'any';
-    if (time > 0 && fits !== 'hard') return [];
     const fitting = speech.cheers.filter((cheer) => cheer.fits === fits);
-    // The coach's own fit everything.
-    const list = fitting.length > 0 ? fitting : speech.cheers;
-    const cheer = list[(round - 1) * (fits === 'hard' ? cheerTimes.length : 1) + time];
+    // The coach's own fit everything: one a round, so that none comes twice.
+    const shared = fitting.length === 0;
+    if (time > 0 && (fits !== 'hard' || shared)) return [];
+    const perRound = fits === 'hard' && !shared ? cheerTimes.length : 1;
+    const cheer = (shared ? speech.cheers : fitting)[(round - 1) * perRound + time];
     if (!cheer || !leaf) return [];
     const ends = Math.min(pass.at + length * until, leaf.at + leaf.ms);
     return [make.within('cheer', at, ends, { full: plain(cheer.words) })];

@@ -18,7 +18,7 @@ const said = (lines: readonly string[], ...kinds: readonly CallKind[]): string[]
     .map(({ at, say }) => `${Math.floor(at / 1000)} ${say}`);
 
 // Trade page, section 15 (common practice, no source): the hard minute has its middle, its last ten seconds and its end; what
-// comes next is told while it is easy; the round's time does not contradict the piece's.
+// comes next is named in the easy piece; the round's time does not contradict the piece's.
 describe('a round of hard and easy pieces', () => {
   it('is found where neighbours are 20 points of effort apart, twice or more', () => {
     const of = (...lines: readonly string[]) => {

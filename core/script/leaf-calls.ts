@@ -137,7 +137,7 @@ function beginning(leaf: Leaf, { before }: Context, make: Maker, options: CallOp
   return turnByTurn(leaf, make, speech, made);
 }
 
-/** What goes on for long is named again, so that whoever joins late or forgets can catch up. */
+/** A combination that goes on for long is named again, for people who join late or forget. */
 export function namedAgain(leaf: Leaf, { since }: Context, make: Maker, speech: Speech): Candidate[] {
   const { combination, voice } = leaf;
   const repetition = repetitionOf(leaf);

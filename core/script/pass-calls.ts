@@ -17,14 +17,14 @@ import { worded, type Words } from './speech';
 /** Lead time of a stance change (house value). */
 const stanceLead: Milliseconds = 8000;
 
+/** The session is outlined within so long of its beginning (house value). */
+const overviewFor: Milliseconds = 30_000;
+
 /** Beginners hear which hand is one and which is two, before the first round. */
 function whichHand(pass: Pass, { speech }: CallOptions): Candidate {
   const make = makerFor(`${passPlace(pass)} hands`, speech);
   return make.within('preview', pass.at + overviewFor, pass.at + 2 * overviewFor, worded(speech, 'which hand'));
 }
-
-/** The session is outlined within so long of its beginning (house value). */
-const overviewFor: Milliseconds = 30_000;
 
 /** How the class stood when it last worked; in a rest it only waits. */
 export type Stood = Pick<Leaf, 'mirrored' | 'stance'>;
@@ -125,7 +125,7 @@ function swaps({ leaves, isRound }: Pass, { onPads, speech }: CallOptions): Cand
   });
 }
 
-/** What comes next is told in the last seconds of an easy piece, before it is counted out (house values). */
+/** The next piece is named in the last seconds of an easy one, before the countdown (house values). */
 const beforeHardFrom: Milliseconds = 10_000;
 const beforeHardUntil: Milliseconds = 3500;
 

@@ -72,7 +72,7 @@ const sameMove = (a: Move, b: Item | undefined): boolean =>
   a.feint === b.feint;
 
 /**
- * An amount is told from a number that means a punch: it has its noun, and the end its name.
+ * An amount has its noun and the end its name, so that neither is heard as the number of a punch.
  * `any two to five hooks, finish with the lead hook`; behind other moves `one punch to the body of your own, hard`
  */
 function saySlot({ least, most, of, end, different, force }: Slot, speech: Speech, first: boolean): Saying {
