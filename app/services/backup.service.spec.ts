@@ -1,12 +1,12 @@
 import { TestBed } from '@angular/core/testing';
 import { firstValueFrom } from 'rxjs';
 import {
-  checkedText,
+  backupPieces,
+  contentPieces,
   dayFromIso,
   emptySheet,
   newProgramme,
   programmePrefix,
-  writeBackup,
   type BackupContent,
   type ProgrammeWishes,
 } from '../../core/index';
@@ -63,7 +63,7 @@ describe('a backup', () => {
   /** What is there as a file, with its content changed on the way. */
   async function fileOf(change: (content: BackupContent) => BackupContent): Promise<Blob> {
     const content = change(contentOf(await allRows(await TestBed.inject(Store).database())));
-    return new Blob([writeBackup(content, new Date(), digest.sha256(checkedText(content)))]);
+    return new Blob([...backupPieces(content, new Date(), digest.sha256(contentPieces(content)))]);
   }
 
   it('restored again by merging, an amended entry and a changed sheet come once, not once more each time', async () => {

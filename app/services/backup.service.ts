@@ -16,10 +16,21 @@ export interface Restorable {
 }
 
 /** By a package: browsers have digests of their own on secure addresses only. */
-const sha256 = async (text: string): Promise<string> => (await import('./digest')).digest.sha256(text);
+const sha256 = async (pieces: Iterable<string>): Promise<string> => (await import('./digest')).digest.sha256(pieces);
 
-const through = (blob: Blob, stream: GenericTransformStream): Promise<Blob> =>
-  new Response(blob.stream().pipeThrough(stream as ReadableWritablePair<Uint8Array, Uint8Array>)).blob();
+/** Texts compressed one after the other: the file as a whole is never one text. */
+function packed(pieces: Iterator<string>): Promise<Blob> {
+  const encoder = new TextEncoder();
+  const stream = new ReadableStream<Uint8Array>({
+    pull: (to) => {
+      const { done, value } = pieces.next();
+      if (done) to.close();
+      else to.enqueue(encoder.encode(value));
+    },
+  });
+  const gzip = new CompressionStream('gzip') as ReadableWritablePair<Uint8Array, Uint8Array>;
+  return new Response(stream.pipeThrough(gzip)).blob();
+}
 
 /** While something waits to be written, storage that has not answered by then is left out. */
 const answerWithinMs = 5000;
@@ -66,15 +77,14 @@ export class BackupService {
    * false then. The file is read back before it is handed over; where it could not be restored, nothing is.
    */
   async backUp(now: Date): Promise<FromFile<{ readonly all: boolean }>> {
-    const { checkedText, writeBackup } = (await import('./formats')).formats;
+    const { backupPieces, contentPieces } = (await import('./formats')).formats;
     const { allRows, contentOf, withHeld } = await import('../store/backup-rows');
     const held = this.store.held();
     const late = firstValueFrom(timer(answerWithinMs)).then(() => null);
     const stored =
       held.length > 0 ? await Promise.race([this.store.read(allRows), late]) : await this.store.read(allRows);
     const content = contentOf(withHeld(stored, held));
-    const text = writeBackup(content, now, await sha256(checkedText(content)));
-    const file = await through(new Blob([text]), new CompressionStream('gzip'));
+    const file = await packed(backupPieces(content, now, await sha256(contentPieces(content))));
     const back = await this.backupIn(file);
     if (!back.ok) return back;
     await this.files.save(`keen-tempo-${isoDay(dayOf(now.getTime()))}.backup.json.gz`, file, 'application/gzip');
@@ -96,7 +106,7 @@ export class BackupService {
   /** A file's backup, once it is known to be whole. */
   private async backupIn(file: Blob): Promise<FromFile<Backup>> {
     if (file.size > mostBytes) return refused('this file is too large (over 64 MB)');
-    const { contentIn, mostBackupCharacters, readBackup } = (await import('./formats')).formats;
+    const { contentPieces, mostBackupCharacters, readBackup } = (await import('./formats')).formats;
     let text: string | null;
     try {
       text = await unpacked(file, mostBackupCharacters);
@@ -106,7 +116,7 @@ export class BackupService {
     if (text === null) return refused('this file unpacks to more than a backup can be: it is none of ours');
     const read = readBackup(text);
     if (!read.ok) return read;
-    if ((await sha256(contentIn(text) ?? '')) !== read.value.checksum)
+    if ((await sha256(contentPieces(read.value.stored))) !== read.value.checksum)
       return refused('this backup is damaged (its checksum does not match)');
     return read;
   }

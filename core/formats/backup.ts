@@ -5,7 +5,7 @@ import { bookEntrySchema } from '../sheet/book';
 import { programmePrefix, programmeSchema } from '../sheet/programme';
 import { roomSchema } from '../sheet/room';
 import { sheetSchema } from '../sheet/schema';
-import { readVersioned, type FromFile } from './sheet-json';
+import { parseJson, readVersioned, type FromFile } from './sheet-json';
 
 /** The format's name in every backup, and the version that is written (docs/formats/backup.md). */
 export const backupFormat = 'keen-tempo/backup';
@@ -57,35 +57,47 @@ const backupSchema = z.strictObject({
 export type BackupContent = z.infer<typeof content>;
 export type Backup = z.infer<typeof backupSchema>;
 
-/** The text that a backup's checksum is of. */
-export function checkedText(content: BackupContent): string {
-  return JSON.stringify(content);
+/**
+ * The text that a backup's checksum is of, a record at a time: ten years need not be one text in memory.
+ * @example [...contentPieces({ sheets: [], log: [{ id: 'a' }] })].join('') // '{"sheets":[],"log":[{"id":"a"}]}'
+ */
+export function* contentPieces(content: object): Generator<string> {
+  let before = '{';
+  for (const [key, value] of Object.entries(content) as [string, unknown][]) {
+    yield `${before}${JSON.stringify(key)}:`;
+    before = ',';
+    if (Array.isArray(value)) yield* listPieces(value);
+    else yield JSON.stringify(value);
+  }
+  yield before === '{' ? '{}' : '}';
 }
 
-/** A backup as text; `checksum` is the SHA-256 of `checkedText(content)` in hex. */
-export function writeBackup(content: BackupContent, madeAt: Date, checksum: string): string {
-  return JSON.stringify({
-    format: backupFormat,
-    version: backupVersion,
-    madeAt: madeAt.toISOString(),
-    checksum,
-    content,
-  });
+function* listPieces(rows: readonly unknown[]): Generator<string> {
+  if (rows.length === 0) yield '[]';
+  for (const [index, row] of rows.entries())
+    yield `${index === 0 ? '[' : ','}${JSON.stringify(row)}${index === rows.length - 1 ? ']' : ''}`;
+}
+
+/** A backup as text, in pieces; `checksum` is the SHA-256 of the content's pieces in hex. */
+export function* backupPieces(content: BackupContent, madeAt: Date, checksum: string): Generator<string> {
+  const head = JSON.stringify({ format: backupFormat, version: backupVersion, madeAt: madeAt.toISOString(), checksum });
+  yield `${head.slice(0, -1)},"content":`;
+  yield* contentPieces(content);
+  yield '}';
+}
+
+/** A backup that was read, with its content as it stands in the file: that is what its checksum was taken of. */
+export interface ReadBackup extends Backup {
+  readonly stored: object;
 }
 
 /** Reads a backup's text; refused with its paths where it is none, is newer, or holds what cannot be read. */
-export function readBackup(text: string): FromFile<Backup> {
-  return readVersioned(text, backupFormat, backupVersion, backupSchema, 'backup', mostBackupCharacters);
-}
-
-/** The stored content that a checksum was taken of: as it stands in the file, before anything is brought up to date. */
-export function contentIn(text: string): string | null {
-  try {
-    const data = JSON.parse(text) as { readonly content?: unknown };
-    return JSON.stringify(data.content) ?? null;
-  } catch {
-    return null;
-  }
+export function readBackup(text: string): FromFile<ReadBackup> {
+  const data = parseJson(text, mostBackupCharacters);
+  if (!data.ok) return data;
+  const format = { name: backupFormat, version: backupVersion, schema: backupSchema, thing: 'backup' };
+  const read = readVersioned(data.value, format);
+  return read.ok ? { ...read, value: { ...read.value, stored: (data.value as { content: object }).content } } : read;
 }
 
 /** How records that come in stand to those that are there. */

@@ -3,7 +3,7 @@ import { isEmptyPhrasebook, type Wordings } from '../sheet/calls';
 import { readCombination } from '../notation/read';
 import { writeCombination } from '../notation/write';
 import { sayFault } from '../fault';
-import { readVersioned, type FromFile, type Problem } from './sheet-json';
+import { parseJson, readVersioned, type FromFile, type Problem } from './sheet-json';
 
 /** A book, or a selection, as a file's text; with the coach's phrasebook where there is anything in it. `writeBookJson('Ours', entries)` */
 export function writeBookJson(title: string, entries: readonly BookEntry[], wordings: Wordings = {}): string {
@@ -19,7 +19,9 @@ export function writeBookJson(title: string, entries: readonly BookEntry[], word
 
 /** Reads a book's file; every entry must be a combination, which comes back in canonical text. */
 export function readBookJson(text: string): FromFile<Book> {
-  const read = readVersioned(text, bookFormat, bookVersion, bookSchema, 'book');
+  const data = parseJson(text);
+  if (!data.ok) return data;
+  const read = readVersioned(data.value, { name: bookFormat, version: bookVersion, schema: bookSchema, thing: 'book' });
   if (!read.ok) return read;
   const problems: Problem[] = [];
   const entries = read.value.entries.map((entry, at): BookEntry => {

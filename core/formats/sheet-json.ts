@@ -25,19 +25,22 @@ export function sayPath(path: readonly PropertyKey[]): string {
   );
 }
 
-/** Reads JSON text of at most so many characters against a schema; a refusal names every path that is wrong. */
-export function readJson<T>(text: string, schema: z.ZodMiniType<T>, most = mostCharacters): FromFile<T> {
+/** JSON text of at most so many characters as data, nothing judged yet. */
+export function parseJson(text: string, most = mostCharacters): FromFile<unknown> {
   if (text.length > most) return { ok: false, problems: [{ path: '', what: 'the file is too large' }] };
-  let data: unknown;
   try {
     // Some editors put a byte order mark first; RFC 8259, section 8.1, lets a reader ignore it.
-    data = JSON.parse(text.replace(/^\uFEFF/, ''));
+    return { ok: true, value: JSON.parse(text.replace(/^\uFEFF/, '')) };
   } catch (thrown) {
     return {
       ok: false,
       problems: [{ path: '', what: `this is not JSON (${thrown instanceof Error ? thrown.message : 'unreadable'})` }],
     };
   }
+}
+
+/** Judges data by a schema; a refusal names every path that is wrong. */
+function judge<T>(data: unknown, schema: z.ZodMiniType<T>): FromFile<T> {
   const plain = plainData(data);
   const parsed = schema.safeParse(plain.data);
   if (parsed.success) return { ok: true, value: parsed.data, ...(plain.taken > 0 ? { taken: plain.taken } : {}) };
@@ -47,37 +50,43 @@ export function readJson<T>(text: string, schema: z.ZodMiniType<T>, most = mostC
   };
 }
 
+/** Reads JSON text of at most so many characters against a schema; a refusal names every path that is wrong. */
+export function readJson<T>(text: string, schema: z.ZodMiniType<T>, most = mostCharacters): FromFile<T> {
+  const data = parseJson(text, most);
+  return data.ok ? judge(data.value, schema) : data;
+}
+
 const versioned = z.looseObject({ format: z.string(), version: z.number() });
 
-/** Reads a file of one of our formats: its name and version are looked at first, so that a newer one is called newer. */
-export function readVersioned<T>(
-  text: string,
-  format: string,
-  version: number,
-  schema: z.ZodMiniType<T>,
-  thing: string,
-  most = mostCharacters,
-): FromFile<T> {
-  const head = readJson(text, versioned, most);
+/** A file of one of our formats: its name, the newest version that is read, and what people call it. */
+interface Format<T> {
+  readonly name: string;
+  readonly version: number;
+  readonly schema: z.ZodMiniType<T>;
+  readonly thing: string;
+}
+
+/** Reads data of one of our formats: its name and version are looked at first, so that a newer one is called newer. */
+export function readVersioned<T>(data: unknown, { name, version, schema, thing }: Format<T>): FromFile<T> {
+  const head = judge(data, versioned);
   if (!head.ok) return head;
-  if (head.value.format !== format)
+  const { format, version: written } = head.value;
+  if (format !== name)
     return {
       ok: false,
-      problems: [
-        { path: 'format', what: `"${head.value.format.slice(0, 60)}" is not a ${thing}; expected "${format}"` },
-      ],
+      problems: [{ path: 'format', what: `"${format.slice(0, 60)}" is not a ${thing}; expected "${name}"` }],
     };
-  if (head.value.version > version)
+  if (written > version)
     return {
       ok: false,
       problems: [
         {
           path: 'version',
-          what: `version ${head.value.version} is newer than this version of Keen Tempo, which reads up to ${version}; please update`,
+          what: `version ${written} is newer than this version of Keen Tempo, which reads up to ${version}; please update`,
         },
       ],
     };
-  return readJson(text, schema, most);
+  return judge(data, schema);
 }
 
 /**
@@ -85,7 +94,9 @@ export function readVersioned<T>(
  * program; nothing else happens then.
  */
 export function readSheetJson(text: string): FromFile<Sheet> {
-  return readVersioned(text, sheetFormat, sheetVersion, sheetSchema, 'sheet');
+  const data = parseJson(text);
+  if (!data.ok) return data;
+  return readVersioned(data.value, { name: sheetFormat, version: sheetVersion, schema: sheetSchema, thing: 'sheet' });
 }
 
 /** A sheet as it is exported: indented JSON with a line end, UTF-8 (RFC 8259). */

@@ -22,14 +22,13 @@ import {
 import { named, ChoiceField } from '../../parts/fields/choice-field';
 import { RoomService } from '../../services/room.service';
 import { Editor } from '../../services/editor';
-import { TodayForm } from './today-form';
 
 type SheetLane = NonNullable<Sheet['lanes']>[number];
 
 /** The lanes of a sheet, its rotation, the pads' holder, and what is different today. */
 @Component({
   selector: 'kt-lanes-panel',
-  imports: [MatCheckbox, ChoiceField, NumberField, MatButtonModule, RouterLink, TodayForm],
+  imports: [MatCheckbox, ChoiceField, NumberField, MatButtonModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lanes-panel.html',
   styleUrl: './lanes-panel.scss',
