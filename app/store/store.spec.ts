@@ -110,6 +110,33 @@ describe('storage that takes long', () => {
   });
 });
 
+describe('storage that fails', () => {
+  it('takes a second write of the same sheet while the first one waits, and both go through in the end', async () => {
+    TestBed.configureTestingModule({ providers: testProviders() });
+    const store = TestBed.inject(Store);
+    await store.database();
+    let full = true;
+    const written: string[] = [];
+    const write = (what: string) =>
+      store.write(what, 'sheet s', async () => {
+        // As Chromium answers on a device without any space left.
+        if (full) throw new DOMException('The transaction was aborted.', 'AbortError');
+        written.push(what);
+      });
+    const first = await write('the new sheet');
+    const second = await write('its title');
+    expect([first.ok, second.ok]).toEqual([false, false]);
+    expect(store.waiting()).toEqual([
+      { what: 'the new sheet', why: 'the browser could not use its storage (the device may be full)' },
+      { what: 'its title', why: 'the browser could not use its storage (the device may be full)' },
+    ]);
+    full = false;
+    store.tryAgain();
+    await Promise.all([first.written, second.written]);
+    expect(written).toEqual(['the new sheet', 'its title']);
+  });
+});
+
 describe('storage that comes back', () => {
   it('gets what was written while records moved, and is closed again where they cannot be moved', async () => {
     let shut = true;

@@ -68,7 +68,11 @@ function reasonOf(thrown: unknown): string {
   if (is('MissingAPIError') || is('SecurityError') || is('InvalidStateError'))
     return 'this browser does not let this page save anything (perhaps a private window or a setting)';
   if (is('TimeoutError')) return 'the browser’s storage is not responding';
-  return message || name;
+  // What Chromium answers on a device without any space left: it closes the database or breaks the write off.
+  if (is('AbortError') || is('UnknownError') || is('DatabaseClosedError'))
+    return 'the browser could not use its storage (the device may be full)';
+  // Dexie puts the browser's own words on a second line.
+  return (message.split('\n')[0] ?? '').replace(/\.+$/, '') || name;
 }
 
 const beatMs = 100;
@@ -184,22 +188,22 @@ export class Store {
     job: (database: Database) => PromiseLike<T>,
     holds: readonly Held[] = [],
   ): Promise<Outcome<T>> {
+    let done: (answer: T) => void = () => undefined;
+    const written = new Promise<T>((settle) => (done = settle));
     return new Promise<Outcome<T>>((told) => {
-      const written = new Promise<T>((done) => {
-        const queue = this.lanes.get(lane) ?? [];
-        this.lanes.set(lane, queue);
-        queue.push({
-          what,
-          holds,
-          run: async () => {
-            await this.gate;
-            done(await this.running(job));
-          },
-          tell: (ok) => told({ ok, written }),
-        });
-        if (queue.length === 1) void this.work(lane, queue);
-        else if (this.failing().has(lane)) this.say(lane, this.failing().get(lane)?.[0]?.why ?? '');
+      const queue = this.lanes.get(lane) ?? [];
+      this.lanes.set(lane, queue);
+      queue.push({
+        what,
+        holds,
+        run: async () => {
+          await this.gate;
+          done(await this.running(job));
+        },
+        tell: (ok) => told({ ok, written }),
       });
+      if (queue.length === 1) void this.work(lane, queue);
+      else if (this.failing().has(lane)) this.say(lane, this.failing().get(lane)?.[0]?.why ?? '');
     });
   }
 
