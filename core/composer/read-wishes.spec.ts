@@ -52,6 +52,16 @@ describe('reading wishes', () => {
     );
   });
 
+  it('knows a bag by its key in files and by its name on the screen', () => {
+    const bagOf = (text: string) => wishesOf(text).flatMap((wish) => (wish.kind === 'on' ? [wish.bag] : []));
+    expect(['on standing', 'on freestanding bag', 'on the heavy bag', 'on shadow boxing'].map(bagOf)).toEqual([
+      ['standing'],
+      ['standing'],
+      ['heavy'],
+      ['shadow'],
+    ]);
+  });
+
   it('knows the pace that seconds are said at', () => {
     const most = (text: string) => wishesOf(text).flatMap((wish) => (wish.kind === 'at most' ? [wish.ms] : []));
     expect([

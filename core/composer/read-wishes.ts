@@ -1,4 +1,5 @@
 import { bagKinds, levels } from '../bags/kind-names';
+import { shownBag } from '../bags/kinds';
 import { bad, good, type Read } from '../fault';
 import { effortNames, focusNames, paceOf } from '../mechanics/effort';
 import { targets } from '../moves/kind';
@@ -59,16 +60,21 @@ function allowedOnly(text: string, { scheme }: WishNames): Reading {
 function onBag(text: string, { bags, conditions }: WishNames): Reading {
   const own = bags.find(({ name }) => name.toLowerCase() === text);
   if (own) return oneWish({ kind: 'on', bag: own.kind, conditions: own.conditions });
-  const bag = bagKinds.find((kind) => kind === text.replace(/^the\s+/, ''));
+  const said = text.replace(/^the\s+/, '');
+  const bag = bagKinds.find((kind) => [kind, shownBag(kind)].includes(said));
   return bag
     ? oneWish({ kind: 'on', bag, conditions })
-    : { mend: `after on write a bag: ${[...bags.map(({ name }) => name), ...bagKinds].join(', ')}` };
+    : {
+        mend: `after on write a bag: ${[...bags.map(({ name }) => name), ...bagKinds.map((kind) => shownBag(kind))].join(', ')}`,
+      };
 }
 
 const allBags = ({ bags }: WishNames): Reading =>
   bags.length > 0
     ? bags.map(({ kind, conditions }) => ({ kind: 'on', bag: kind, conditions }))
-    : { mend: `this room has no bags; use "on" with a kind of bag: ${bagKinds.join(', ')}` };
+    : {
+        mend: `this room has no bags; use "on" with a kind of bag: ${bagKinds.map((kind) => shownBag(kind)).join(', ')}`,
+      };
 
 /** Moves with `_` for any one. */
 function alike(text: string, { scheme }: WishNames): Reading {

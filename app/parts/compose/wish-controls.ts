@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatChipsModule } from '@angular/material/chips';
-import { bagKinds, levels, taughtFaults } from '../../../core/index';
+import { bagKinds, levels, shownBag, taughtFaults } from '../../../core/index';
 import { ComposeService } from '../../services/compose.service';
 import { ChoiceField, type Choice } from '../fields/choice-field';
 
@@ -78,7 +78,9 @@ export class WishControls {
       mine: /^(?:on |(?:all|both) bags)/,
       choices: choicesOf('any', [
         ...(this.composer.bags().length > 1 ? ['all bags'] : []),
-        ...[...new Set([...this.composer.bags(), ...bagKinds])].map((name) => `on ${name}`),
+        ...[...new Set([...this.composer.bags(), ...bagKinds.map((kind) => shownBag(kind))])].map(
+          (name) => `on ${name}`,
+        ),
       ]),
     },
     {
