@@ -57,6 +57,9 @@ function allowedOnly(text: string, { scheme }: WishNames): Reading {
     : { mend: 'after only, put moves: only 1 2 3 sl' };
 }
 
+/** Kinds of bag as screens name them: so they are offered, and so they are read beside their keys. */
+const shownBags = bagKinds.map((kind) => shownBag(kind));
+
 function onBag(text: string, { bags, conditions }: WishNames): Reading {
   const own = bags.find(({ name }) => name.toLowerCase() === text);
   if (own) return oneWish({ kind: 'on', bag: own.kind, conditions: own.conditions });
@@ -65,7 +68,7 @@ function onBag(text: string, { bags, conditions }: WishNames): Reading {
   return bag
     ? oneWish({ kind: 'on', bag, conditions })
     : {
-        mend: `after on write a bag: ${[...bags.map(({ name }) => name), ...bagKinds.map((kind) => shownBag(kind))].join(', ')}`,
+        mend: `after on write a bag: ${[...bags.map(({ name }) => name), ...shownBags].join(', ')}`,
       };
 }
 
@@ -73,7 +76,7 @@ const allBags = ({ bags }: WishNames): Reading =>
   bags.length > 0
     ? bags.map(({ kind, conditions }) => ({ kind: 'on', bag: kind, conditions }))
     : {
-        mend: `this room has no bags; use "on" with a kind of bag: ${bagKinds.map((kind) => shownBag(kind)).join(', ')}`,
+        mend: `this room has no bags; use "on" with a kind of bag: ${shownBags.join(', ')}`,
       };
 
 /** Moves with `_` for any one. */

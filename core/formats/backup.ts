@@ -78,7 +78,10 @@ function* listPieces(rows: readonly unknown[]): Generator<string> {
     yield `${index === 0 ? '[' : ','}${JSON.stringify(row)}${index === rows.length - 1 ? ']' : ''}`;
 }
 
-/** A backup as text, in pieces; `checksum` is the SHA-256 of the content's pieces in hex. */
+/**
+ * A backup as text, in pieces; `checksum` is the SHA-256 of the content's pieces in hex.
+ * @example [...backupPieces(content, new Date(), checksum)].join('') // '{"format":"keen-tempo/backup", …'
+ */
 export function* backupPieces(content: BackupContent, madeAt: Date, checksum: string): Generator<string> {
   const head = JSON.stringify({ format: backupFormat, version: backupVersion, madeAt: madeAt.toISOString(), checksum });
   yield `${head.slice(0, -1)},"content":`;
@@ -91,7 +94,10 @@ export interface ReadBackup extends Backup {
   readonly stored: object;
 }
 
-/** Reads a backup's text; refused with its paths where it is none, is newer, or holds what cannot be read. */
+/**
+ * Reads a backup's text; refused with its paths where it is none, is newer, or holds what cannot be read.
+ * @example readBackup('{').ok // false
+ */
 export function readBackup(text: string): FromFile<ReadBackup> {
   const data = parseJson(text, mostBackupCharacters);
   if (!data.ok) return data;

@@ -25,7 +25,7 @@ export function sayPath(path: readonly PropertyKey[]): string {
   );
 }
 
-/** JSON text of at most so many characters as data, nothing judged yet. */
+/** JSON text of at most so many characters as data, nothing judged yet. `parseJson('{')` is refused: this is not JSON */
 export function parseJson(text: string, most = mostCharacters): FromFile<unknown> {
   if (text.length > most) return { ok: false, problems: [{ path: '', what: 'the file is too large' }] };
   try {
