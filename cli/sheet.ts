@@ -112,7 +112,7 @@ const formats = [
   {
     name: 'json',
     ending: '.json',
-    what: 'a sheet, schema in docs/formats/sheet-2.schema.json',
+    what: 'a sheet, schema in docs/formats/sheet-3.schema.json',
     write: writeSheetJson,
   },
   {

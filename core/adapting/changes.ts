@@ -27,12 +27,14 @@ const ofSheet: Readonly<
   focuses: 'Cues',
   calls: 'Calls',
   note: 'Note',
+  origin: 'The note it was made from',
   head: 'Other lines',
 };
 /** What a block tells with its figures. */
 type Figured = 'ms' | 'times' | 'restMs' | 'goal' | 'bag' | 'title' | 'switchStance' | 'learnThenMirror';
 const ofBlock: Readonly<Record<Exclude<keyof Block, 'id' | 'pieces' | Figured>, string>> = {
   kind: 'kind',
+  purpose: 'what it is for',
   says: 'your own calls',
   focuses: 'reminders',
   note: 'note',

@@ -1,11 +1,12 @@
 import type { BuildKind } from './kinds';
 import type { KickSchool } from '../mechanics/seams';
 import type { Target } from '../moves/kind';
+import type { Percent } from '../units';
 import type { Combination } from '../notation/combination';
 import { alternator, byAmount, kickClose, levelPattern, singlesFirst } from './drills';
 import { listedMoves } from './flat';
 import { ladder, type DefenceOption, type Stage } from './ladder';
-import { backward, chunks, join, pyramid } from './shapes';
+import { backward, chunks, join, pyramid, ramp } from './shapes';
 
 /** What a build may be told; each kind takes what concerns it. */
 export interface BuildOptions {
@@ -18,6 +19,8 @@ export interface BuildOptions {
   /** Singles without the joined stage at the end. */
   readonly alone?: boolean | undefined;
   readonly pattern?: readonly Target[] | undefined;
+  /** Efforts of a build of effort. */
+  readonly efforts?: readonly Percent[] | undefined;
 }
 
 const nothing: Combination = { items: [] };
@@ -56,6 +59,8 @@ export function buildUp(kind: BuildKind, goals: readonly Combination[], options:
       return byAmount(goal, options.to);
     case 'join':
       return join(goal, second, defence);
+    case 'effort':
+      return ramp(goal, options.efforts);
   }
 }
 
@@ -67,7 +72,7 @@ export function buildUp(kind: BuildKind, goals: readonly Combination[], options:
  */
 export function earlyPart(stages: readonly Stage[], index: number): number[] {
   const stage = stages[index];
-  if (!stage || index === 0) return [];
+  if (!stage || index === 0 || stage.effort !== undefined) return [];
   const fresh = new Set(stage.added);
   const listed = stage.combination.items.reduce((sum, item) => sum + listedMoves(item), 0);
   const old = Array.from({ length: listed }, (_, place) => place).filter((place) => !fresh.has(place));

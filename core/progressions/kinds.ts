@@ -10,7 +10,10 @@ export const buildKinds = [
   'singles',
   'amount',
   'join',
+  'effort',
 ] as const;
+/** Most stages of a build of effort. */
+export const mostEfforts = 24;
 export type BuildKind = (typeof buildKinds)[number];
 
 export const drillKinds = ['count', 'direction', 'go'] as const;

@@ -1,4 +1,5 @@
 import type { Combination, Item } from '../notation/combination';
+import type { Percent } from '../units';
 import { flatStageEnds, flatten, listedMoves, rides } from './flat';
 
 /** Whether a defence is a stage of its own or comes together with the strike that answers it. */
@@ -6,9 +7,10 @@ export type DefenceOption = 'rides' | 'own';
 
 /**
  * How a stage comes out of the one before it: the first of a build, moves added behind or in front, a rung down again, what
- * was done before, a strike alone, parts put together, more of the same, or the same from the other hand.
+ * was done before, a strike alone, parts put together, more of the same, the same from the other hand, or at another effort.
  */
-export type StageStep = 'first' | 'add' | 'front' | 'down' | 'again' | 'alone' | 'together' | 'more' | 'turn';
+export type StageStep =
+  'first' | 'add' | 'front' | 'down' | 'again' | 'alone' | 'together' | 'more' | 'turn' | 'effort';
 
 /** One rung of a build. */
 export interface Stage {
@@ -16,6 +18,8 @@ export interface Stage {
   readonly step: StageStep;
   /** Places of the new moves among the stage's listed moves. */
   readonly added: readonly number[];
+  /** The effort of this stage, where the build is one of effort. */
+  readonly effort?: Percent;
 }
 
 function ladderEnds(flat: readonly Item[], defence: DefenceOption): number[] {

@@ -1,5 +1,6 @@
 import type { Combination, Item } from '../notation/combination';
 import { flatStageEnds, flatten, listedMoves } from './flat';
+import type { Percent } from '../units';
 import { ladder, type DefenceOption, type Stage, type StageStep } from './ladder';
 
 function listed(items: readonly Item[]): number {
@@ -77,6 +78,16 @@ export function upAndDown(stages: readonly Stage[], onceMore: boolean): Stage[] 
 /** The ladder up to the whole and down again. `pyramid(combination)` of `1 2 3`: 1, 1 2, 1 2 3, 1 2, 1 */
 export function pyramid(goal: Combination, defence: DefenceOption = 'rides', onceMore = false): Stage[] {
   return upAndDown(ladder(goal, defence), onceMore);
+}
+
+/** The usual efforts of a ramp in one piece (trade page, section 6). */
+export const usualRamp: readonly Percent[] = [50, 60, 70, 80, 100];
+
+/** The same combination at one effort after the other. `ramp(combination, [50, 70, 100])` has three stages. */
+export function ramp(goal: Combination, efforts: readonly Percent[] = usualRamp): Stage[] {
+  // One combination for all: what goes on is not named anew.
+  const combination = { items: goal.items };
+  return efforts.map((effort, at) => ({ ...again(combination, at === 0 ? 'first' : 'effort'), effort }));
 }
 
 /** Builds A, builds B, refreshes both, then runs them as one. `join(a, b).at(-1)` is A and B together. */

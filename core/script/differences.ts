@@ -25,12 +25,13 @@ function effortWords(effort: Effort, speech: Speech): Words {
 }
 
 /** The ways in which work is done, as far as one piece may differ from the next. */
-export type Manner = Pick<Leaf, 'effort' | 'focus' | 'nonStop' | 'between'>;
+export type Manner = Pick<Leaf, 'effort' | 'focus' | 'power' | 'nonStop' | 'between'>;
 
 /** How a piece is done where nothing is said of it. */
 export const plainManner: Manner = {
   effort: 'steady',
   focus: null,
+  power: null,
   nonStop: false,
   between: null,
 };
@@ -62,10 +63,13 @@ export function differences(leaf: Leaf, before: Manner, speech: Speech): Differe
   // Speed or power says how hard: "steady" behind it would take it back.
   const saidByFocus = leaf.focus !== null && leaf.focus !== 'technique' && leaf.effort === plainManner.effort;
   if (leaf.effort !== before.effort && !saidByFocus) manner.push(effortWords(leaf.effort, speech));
+  if (leaf.power !== null && leaf.power !== before.power)
+    manner.push(worded(speech, 'power per cent', { percent: plain(String(leaf.power)) }));
   if (leaf.doing === 'combination' && leaf.nonStop !== before.nonStop)
     manner.push(worded(speech, leaf.nonStop ? 'non-stop' : 'with breath'));
   // That it is as usual again is said only where nothing else tells it.
-  if (leaf.focus === null && before.focus !== null && manner.length === 0) manner.push(worded(speech, 'no focus'));
+  const usualAgain = (leaf.focus === null && before.focus !== null) || (leaf.power === null && before.power !== null);
+  if (usualAgain && manner.length === 0) manner.push(worded(speech, 'no focus'));
   if (manner.length > 0) say('effort', together(manner));
   if (hasBetween(leaf) && leaf.between !== before.between)
     say(

@@ -72,10 +72,11 @@ function mannerBefore(leaf: Leaf, { before, lastWork }: Context): Manner {
   if (before && before.doing !== 'pause') return before;
   // A round is compared with the round before it, too: what is usual again is said once.
   if (!lastWork || lastWork.block !== leaf.block) return plainManner;
-  const plainAgain = (key: 'effort' | 'focus' | 'nonStop'): boolean => leaf[key] === plainManner[key];
+  const plainAgain = (key: 'effort' | 'focus' | 'power' | 'nonStop'): boolean => leaf[key] === plainManner[key];
   return {
     effort: plainAgain('effort') ? lastWork.effort : plainManner.effort,
     focus: plainAgain('focus') ? lastWork.focus : plainManner.focus,
+    power: plainAgain('power') ? lastWork.power : plainManner.power,
     nonStop: plainAgain('nonStop') ? lastWork.nonStop : plainManner.nonStop,
     between: plainManner.between,
   };

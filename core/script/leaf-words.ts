@@ -21,6 +21,7 @@ const stagePhrases: Readonly<Record<StageStep, PhraseKey | null>> = {
   together: 'together',
   more: null,
   turn: null,
+  effort: null,
 };
 
 /** Parts of a combination by their places, remembered, so that their words are: the same stages are scripted at every edit. */
@@ -52,10 +53,13 @@ export function addedMoves({ stage, added, combination }: Leaf): Combination | n
 const sentence = (saying: Saying): Saying => ({ say: `${saying.say}.`, of: [saying, plain('.')] });
 
 function combinationWords(leaf: Leaf, combination: Combination, speech: Speech): Words {
+  // What begins is said as for people who meet it; what is added is the new part of a build.
+  const begins = leaf.stage === null || leaf.stage.step === 'first';
   const saying = sayCombination(combination, speech);
+  const first = begins ? sayCombination(combination, forNew(speech)) : saying;
   const moves = newMoves(leaf, combination, speech);
   const key = leaf.stage ? stagePhrases[leaf.stage.step] : null;
-  const whole = key ? worded(speech, key, { combination: saying, moves: moves ?? saying }).full : saying;
+  const whole = key ? worded(speech, key, { combination: saying, moves: moves ?? saying }).full : first;
   const named = leaf.words ? { say: `${leaf.words}: ${whole.say}`, of: [plain(`${leaf.words}: `), whole] } : whole;
   // Where there is no time for the whole, what is new is said alone.
   const short = moves && leaf.stage?.step === 'add' ? worded(speech, 'add', { moves }).full : saying;

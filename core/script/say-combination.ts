@@ -201,14 +201,32 @@ const known = new WeakMap<Combination, Known>();
 const isLone = ({ items }: Combination): boolean =>
   items.length > 0 && items.every((item) => item.kind === 'move' && sameMove(item, items[0]));
 
+/** A combination's turns in one way of saying. */
+function turnsAs(combination: Combination, speech: Speech): readonly Saying[] {
+  return Array.from({ length: fullTurn(combination.items) }, (_, turn) =>
+    together(said(turned(combination.items, turn), speech, { before: null })),
+  );
+}
+
+/** Numbers, then the names they stand for: `one, two: jab, cross`; one of the two where they are the same. */
+function turnsWithNames(combination: Combination, speech: Speech): readonly Saying[] {
+  const [numbers, names] = (['numbers', 'names'] as const).map((strikesAs) =>
+    turnsAs(combination, { ...speech, strikesAs }),
+  );
+  return (numbers ?? []).map((number, at) => {
+    const name = names?.[at];
+    return name && name.say !== number.say ? joined([number, name], ': ') : number;
+  });
+}
+
 function wordsOf(combination: Combination, speech: Speech): Known {
   const before = known.get(combination);
   if (before?.by === speech.scheme && before.as === speech.strikesAs && before.sided === (speech.sided === true))
     return before;
-  const spoken: Speech = isLone(combination) ? { ...speech, strikesAs: 'names' } : speech;
-  const turns = Array.from({ length: fullTurn(combination.items) }, (_, turn) =>
-    together(said(turned(combination.items, turn), spoken, { before: null })),
-  );
+  const turns =
+    speech.strikesAs === 'both'
+      ? turnsWithNames(combination, speech)
+      : turnsAs(combination, isLone(combination) ? { ...speech, strikesAs: 'names' } : speech);
   const words = {
     by: speech.scheme,
     as: speech.strikesAs,

@@ -27,7 +27,7 @@ export function plain(say: string): Saying {
 const stops = (say: string): boolean => /[.!?]\s*$/.test(say);
 
 /** Sayings one behind the other, with a sign between; a sentence begins with a capital. `joined([plain('one'), plain('two')], ', ').say` → `one, two` */
-export function joined(sayings: readonly Saying[], between: ', ' | ' ' | '. ' | ', then ' | ' with '): Saying {
+export function joined(sayings: readonly Saying[], between: ', ' | ' ' | '. ' | ': ' | ', then ' | ' with '): Saying {
   const [only] = sayings;
   if (only && sayings.length === 1) return only;
   const sign = plain(between);

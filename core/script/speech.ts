@@ -1,7 +1,7 @@
 import { six, type Scheme } from '../moves/scheme';
 import { schemeOrSix } from '../notation/stored';
 import type { PhraseKey } from '../sheet/call-kinds';
-import type { Wording, Wordings } from '../sheet/calls';
+import type { StrikeWords, Wording, Wordings } from '../sheet/calls';
 import type { Sheet } from '../sheet/schema';
 import type { Milliseconds } from '../units';
 import { bellMs, spokenLength, type Part, type Phrase } from './call';
@@ -15,7 +15,9 @@ export interface Speech {
   readonly focuses: readonly TechniqueCue[];
   readonly cheers: readonly Cheer[];
   readonly scheme: Scheme;
-  readonly strikesAs: 'numbers' | 'names';
+  readonly strikesAs: StrikeWords;
+  /** Whether strikes are said by number and name where they are new: beginners learn which is which. */
+  readonly bothOfNew: boolean;
   /** Whether a defence, kick or step is said with its side where it is new: beginners cannot know the usual one. */
   readonly sidesOfNew: boolean;
   /** Whether it is said with its side now. */
@@ -45,13 +47,22 @@ export function speechOf(sheet: Sheet | null, coach: Wordings = {}, lengthOf: Sp
     cheers: (own.cheers ?? coach.cheers)?.map((words): Cheer => ({ words, fits: 'any' })) ?? usualCheers,
     scheme: sheet ? schemeOrSix(sheet.numbers) : six,
     strikesAs: own.strikesAs ?? coach.strikesAs ?? 'numbers',
+    bothOfNew: (own.strikesAs ?? coach.strikesAs) === undefined && sheet?.class.level === 'beginner',
     sidesOfNew: sheet?.class.level === 'beginner',
+    ...((own.sides ?? coach.sides) ? { sided: true as const } : {}),
     lengthOf,
   };
 }
 
 /** Speech for what people meet for the first time. */
-export const forNew = (speech: Speech): Speech => (speech.sidesOfNew ? { ...speech, sided: true } : speech);
+export function forNew(speech: Speech): Speech {
+  if (!speech.sidesOfNew && !speech.bothOfNew) return speech;
+  return {
+    ...speech,
+    ...(speech.sidesOfNew ? { sided: true as const } : {}),
+    strikesAs: speech.bothOfNew ? 'both' : speech.strikesAs,
+  };
+}
 
 /** Our own words, at the usual rate. */
 export const usualSpeech: Speech = speechOf(null);

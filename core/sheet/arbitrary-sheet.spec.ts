@@ -46,12 +46,15 @@ const words = fc.oneof(
   ),
   fc.string({ maxLength: 30 }),
 );
+/** A coach's own words for a drill. */
+const drillWords = fc.constantFrom('stand on the spot', 'hands "high"', 'call go 3', 'strong: x', '1 2', ' spaces ');
 const text = anyCombination.map((combination) => writeCombination(combination));
 const effort = fc.oneof(fc.constantFrom(...effortNames), fc.integer({ min: 10, max: 100 }));
 const timed = merged(
   fc.record({ ms, effort }),
   maybe('focus', fc.constantFrom(...focusNames)),
   maybe('stance', fc.constantFrom(...stanceNames)),
+  maybe('power', fc.integer({ min: 10, max: 100 })),
 );
 const breath = merged(
   maybe('nonStop', fc.constant(true)),
@@ -90,6 +93,7 @@ const piece: fc.Arbitrary<object> = fc.oneof(
     maybe('elbow', fc.constant(true)),
     fc.constantFrom({}, { growTo: 5 }, { growFrom: 2, growTo: 4 }),
     maybe('rebounds', fc.integer({ min: 30, max: 1000 })),
+    maybe('words', drillWords),
   ),
   merged(fc.record({ kind: fc.constant('words'), words }), timed),
   merged(
@@ -106,6 +110,7 @@ const piece: fc.Arbitrary<object> = fc.oneof(
       { nil: {} },
     ),
     maybe('between', words),
+    maybe('words', drillWords),
   ),
   fc.constantFrom(...buildKinds).chain((build) =>
     merged(
@@ -126,6 +131,8 @@ const piece: fc.Arbitrary<object> = fc.oneof(
       maybe('again', fc.constant(true)),
       maybe('alone', fc.constant(true)),
       maybe('stance', fc.constantFrom(...stanceNames)),
+      maybe('power', fc.integer({ min: 10, max: 100 })),
+      maybe('efforts', fc.array(fc.integer({ min: 10, max: 100 }), { minLength: 2, maxLength: 5 })),
       maybe('pattern', fc.array(fc.constantFrom('head', 'body', 'leg'), { minLength: 1, maxLength: 4 })),
       breath,
     ),
@@ -148,6 +155,7 @@ const block: fc.Arbitrary<object> = fc.constantFrom(...blockKinds).chain((kind) 
       pieces: fc.array(piece, { maxLength: 4 }),
     }),
     maybe('title', words),
+    maybe('purpose', words),
     maybe('bag', fc.constantFrom(...bagKinds)),
     maybe('goal', fc.integer({ min: 1, max: 100_000 })),
     maybe('times', fc.integer({ min: 1, max: 12 })),
@@ -235,13 +243,15 @@ const head: fc.Arbitrary<object> = merged(
   maybe(
     'calls',
     fc.constantFrom(
-      { quiet: ['water', 'breathing'] },
+      { quiet: ['water', 'breathing'], wordings: { strikesAs: 'both', sides: false } },
       {
         wordings: {
           phrases: [{ key: 'switch stance', full: 'Change / over', short: 'Change' }],
           cheers: ['Good work'],
           strikesAs: 'names',
+          sides: true,
         },
+        talk: 'names',
         edits: [
           { key: 'b1/b1p1/1//first new', say: 'Hands up', atMs: 1200 },
           { key: 'b1/b1p1/1//first focus', muted: true },
@@ -261,6 +271,7 @@ const head: fc.Arbitrary<object> = merged(
   maybe('gloves', fc.constant({ onMs: 50_000, offMs: 15_000 })),
   maybe('head', fc.constant([{ key: 'coach', value: 'Wren, "the first"' }])),
   maybe('note', fc.constant('last words\n\nafter an empty line')),
+  maybe('origin', fc.constant('R1: "1 2" // all out\n\n  abs 4 min')),
 );
 
 /** Sheets over the whole schema, with ids by place as the text's reader gives them. */

@@ -1,7 +1,7 @@
 import * as z from '../schemas';
 import { levels } from '../bags/kind-names';
 import { bagNameSchema } from '../bags/own-kind';
-import { callKinds, phraseKeys } from './call-kinds';
+import { callKinds, phraseKeys, talks } from './call-kinds';
 
 const words = z.string().check(z.minLength(1), z.maxLength(400));
 export const phraseSchema = z.strictObject({ full: words, short: z.optional(words) });
@@ -23,12 +23,19 @@ export type TechniqueFocus = z.infer<typeof focusSchema>;
 
 const phrase = z.strictObject({ key: z.enum(phraseKeys), full: words, short: z.optional(words) });
 
+export const strikeWords = ['numbers', 'names', 'both'] as const;
+/** How strikes are called: by number, by name, or by both for classes that learn them. */
+export type StrikeWords = (typeof strikeWords)[number];
+
 /** A coach's own wordings; what is left out is said in ours. Kept with the sheet, or with the coach's settings. */
 export const wordingsSchema = z.strictObject({
   phrases: z.optional(z.array(phrase).check(z.maxLength(phraseKeys.length))),
   focuses: z.optional(z.array(focusSchema).check(z.maxLength(60))).check(z.describe('replaces ours')),
   cheers: z.optional(z.array(words).check(z.maxLength(30))).check(z.describe('replaces ours')),
-  strikesAs: z.optional(z.enum(['numbers', 'names'])),
+  strikesAs: z
+    .optional(z.enum(strikeWords))
+    .check(z.describe('if missing, numbers; for beginners both in the first minutes of a combination')),
+  sides: z.optional(z.boolean()).check(z.describe('the side of every defence, kick and step is said')),
 });
 export type Wordings = z.infer<typeof wordingsSchema>;
 
@@ -44,8 +51,8 @@ export type Pronunciation = z.infer<typeof pronunciationSchema>;
 export const pronunciationsSchema = z.array(pronunciationSchema).check(z.maxLength(200));
 
 /** Whether everything is said in our words. `isEmptyPhrasebook({})` → `true` */
-export function isEmptyPhrasebook({ phrases, focuses, cheers, strikesAs }: Wordings): boolean {
-  return !phrases && !focuses && !cheers && !strikesAs;
+export function isEmptyPhrasebook({ phrases, focuses, cheers, strikesAs, sides }: Wordings): boolean {
+  return !phrases && !focuses && !cheers && !strikesAs && sides === undefined;
 }
 
 /** A call by its key, changed by the coach. */
@@ -62,6 +69,7 @@ export type CallEdit = z.infer<typeof callEditSchema>;
 /** What a sheet says of its calls. */
 export const sheetCallsSchema = z.strictObject({
   wordings: z.optional(sheetWordingsSchema),
+  talk: z.optional(z.enum(talks)).check(z.describe('how much is called; if missing, the coach’s setting decides')),
   quiet: z
     .optional(z.array(z.enum(callKinds)).check(z.maxLength(callKinds.length)))
     .check(z.describe('types of call that are turned off')),

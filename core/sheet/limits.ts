@@ -17,3 +17,6 @@ export const sheetLimits = {
   /** Reminders of a session, and of a block. */
   focuses: 60,
 } as const;
+
+/** Characters of the note that a sheet was made from. */
+export const mostOrigin = 100_000;

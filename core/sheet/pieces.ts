@@ -2,7 +2,7 @@ import * as z from '../schemas';
 import { accesses, bagNameSchema } from '../bags/own-kind';
 import { effortNames, focusNames } from '../mechanics/effort';
 import { targets } from '../moves/kind';
-import { buildKinds, drillKinds } from '../progressions/kinds';
+import { buildKinds, drillKinds, mostEfforts } from '../progressions/kinds';
 import { sheetLimits } from './limits';
 
 /** A length on the clock. */
@@ -18,10 +18,13 @@ export const combinationTextSchema = z.string().check(z.maxLength(100_000));
 /** How somebody may stand in a piece; a sheet is meant for one of them. */
 export const stanceNames = ['orthodox', 'southpaw', 'square'] as const;
 
-const effort = z._default(z.union([z.enum(effortNames), z.number().check(z.gte(10), z.lte(100))]), 'steady');
+/** How hard, in per cent of all out. */
+const percent = z.number().check(z.gte(10), z.lte(100));
+const effort = z._default(z.union([z.enum(effortNames), percent]), 'steady');
 const stance = z.optional(z.enum(stanceNames)).check(z.describe('stance for this drill, if different from the sheet'));
 const focus = z.optional(z.enum(focusNames));
-const timing = { id: idSchema, ms: msSchema, effort, focus, stance };
+const power = z.optional(percent).check(z.describe('how hard each strike is, in per cent; the effort stays'));
+const timing = { id: idSchema, ms: msSchema, effort, focus, stance, power };
 
 const breath = {
   nonStop: z.optional(z.boolean()),
@@ -70,6 +73,7 @@ const callsPiece = z.strictObject({
     .optional(z.int().check(z.gte(0), z.lte(4_294_967_295)))
     .check(z.describe('the same seed gives the same calls; default 1')),
   between: z.optional(wordsSchema),
+  words: z.optional(wordsSchema).check(z.describe('the coach’s own words for the drill')),
 });
 
 /** Rebounds after a touch: odd, so that the bag comes back to the hitter's side, or none for a soft touch. */
@@ -90,6 +94,7 @@ const rhythmPiece = z.strictObject({
     .check(z.describe('the last number is repeated once, then twice, and so on, in equal shares of the time')),
   growFrom: z.optional(z.int().check(z.gte(1), z.lte(19))).check(z.describe('default 1')),
   rebounds: z.optional(z.int().check(z.gte(30), z.lte(1000))).check(z.describe('rebounds per minute; default 300')),
+  words: z.optional(wordsSchema).check(z.describe('the coach’s own words for the rhythm')),
 });
 
 const oneTo99 = z.int().check(z.gte(1), z.lte(99));
@@ -99,6 +104,7 @@ const buildPiece = z.strictObject({
   effort,
   focus,
   stance,
+  power,
   build: z.enum(buildKinds),
   goal: combinationTextSchema.check(z.describe('empty for the alternator')),
   second: z.optional(combinationTextSchema).check(z.describe('the second combination of a link')),
@@ -111,7 +117,12 @@ const buildPiece = z.strictObject({
   to: z.optional(oneTo99).check(z.describe('alternator and amount')),
   again: z.optional(z.boolean()).check(z.describe('pyramid and kick-close: and back up again')),
   alone: z.optional(z.boolean()).check(z.describe('singles: without combining them at the end')),
-  pattern: z.optional(z.array(z.enum(targets)).check(z.minLength(1), z.maxLength(24))).check(z.describe('levels')),
+  efforts: z
+    .optional(z.array(percent).check(z.minLength(2), z.maxLength(mostEfforts)))
+    .check(z.describe('effort: per cent of each stage, one after the other')),
+  pattern: z
+    .optional(z.array(z.enum(targets)).check(z.minLength(1), z.maxLength(mostEfforts)))
+    .check(z.describe('levels')),
   every: z
     .union([z.literal('round'), z.array(msSchema).check(z.minLength(1), z.maxLength(500))])
     .check(z.describe('length of every stage, a list of lengths, or one stage per round')),

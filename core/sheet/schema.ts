@@ -2,7 +2,7 @@ import * as z from '../schemas';
 import { bagKinds, levels } from '../bags/kind-names';
 import { ownBagSchema } from '../bags/own-kind';
 import { focusSchema, sheetCallsSchema } from './calls';
-import { sheetLimits } from './limits';
+import { mostOrigin, sheetLimits } from './limits';
 import {
   combinationTextSchema,
   idSchema as id,
@@ -18,7 +18,7 @@ import { upgraded } from './upgrade';
 
 /** The format's name in every file, and the version this program writes; older ones are read, too. */
 export const sheetFormat = 'keen-tempo/sheet';
-export const sheetVersion = 2;
+export const sheetVersion = 3;
 
 export const blockKinds = ['warm-up', 'show', 'round', 'rest', 'conditioning', 'core', 'cool-down'] as const;
 
@@ -30,6 +30,7 @@ export const blockSchema = z
     id,
     kind: z.enum(blockKinds),
     title: z.optional(words),
+    purpose: z.optional(words).check(z.describe('what it is for, in a line')),
     ms: z.nullable(ms).check(z.describe('null: open-ended until a key is pressed (rests only)')),
     bag: z.optional(z.enum(bagKinds)),
     goal: z.optional(z.int().check(z.gte(1), z.lte(100_000))).check(z.describe('punch goal')),
@@ -120,6 +121,9 @@ const plainSheet = z.strictObject({
     )
     .check(z.describe('header lines Keen Tempo does not know')),
   note: z.optional(note),
+  origin: z
+    .optional(z.string().check(z.maxLength(mostOrigin)))
+    .check(z.describe('the coach’s note that the sheet was made from')),
   blocks: z.array(blockSchema).check(z.maxLength(sheetLimits.blocks)),
 });
 
@@ -167,7 +171,7 @@ export type PieceOf<Kind extends Piece['kind']> = Extract<Piece, { kind: Kind }>
 export function sheetJsonSchema(): Record<string, unknown> {
   return {
     ...z.toJSONSchema(plainSheet, { io: 'input' }),
-    $id: 'urn:keen-tempo:sheet:2',
-    title: 'Keen Tempo sheet, version 2',
+    $id: 'urn:keen-tempo:sheet:3',
+    title: 'Keen Tempo sheet, version 3',
   };
 }

@@ -13,6 +13,7 @@ export type Content = Omit<
 export const nothing = {
   effort: 'steady',
   focus: null,
+  power: null,
   wanted: null,
   pace: 1,
   nonStop: false,
@@ -50,6 +51,7 @@ export function contentWith(own: Needed & Partial<Content>): Content {
     doing: own.doing,
     effort: own.effort ?? nothing.effort,
     focus: own.focus ?? nothing.focus,
+    power: own.power ?? nothing.power,
     wanted: own.wanted ?? nothing.wanted,
     pace: own.pace ?? nothing.pace,
     nonStop: own.nonStop ?? nothing.nonStop,

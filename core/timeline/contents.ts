@@ -15,11 +15,12 @@ function leafKind(block: Block): 'piece' | 'show' | 'rest' {
 }
 
 /** What every piece says. */
-function everyPiece(piece: Piece): Pick<Content, 'pieceId' | 'effort' | 'focus' | 'wanted' | 'pace'> {
+function everyPiece(piece: Piece): Pick<Content, 'pieceId' | 'effort' | 'focus' | 'power' | 'wanted' | 'pace'> {
   return {
     pieceId: piece.id,
     effort: piece.effort,
     focus: piece.focus ?? null,
+    power: piece.power ?? null,
     wanted: piece.stance ?? null,
     pace: paceOf(piece.effort, piece.focus),
   };
@@ -71,13 +72,14 @@ function contentOf(kind: Leaf['kind'], piece: PlainPiece): Content {
       return contentWith({ ...base, kind: 'rest', doing: 'pause' });
     case 'rhythm': {
       const touches = touchesOf(piece);
-      return contentWith({ ...base, doing: 'rhythm', nonStop: true, gapMs: 0, row: piece.row, touches });
+      return contentWith({ ...base, doing: 'rhythm', nonStop: true, gapMs: 0, row: piece.row, touches, words: piece.words ?? null });
     }
     case 'calls':
       return contentWith({
         ...base,
         doing: 'calls',
         between: piece.between ?? null,
+        words: piece.words ?? null,
         drill: drillOf(piece),
         drillCalls: drillCallsOf(piece),
       });
@@ -117,6 +119,7 @@ function stageContents(kind: Leaf['kind'], piece: PieceOf<'build'>, school: Kick
   return stages.map((stage, index) =>
     contentWith({
       ...base,
+      ...(stage.effort === undefined ? {} : { effort: stage.effort, pace: paceOf(stage.effort, piece.focus) }),
       ms: lengths[index] ?? 0,
       doing: 'combination',
       combination: stage.combination,

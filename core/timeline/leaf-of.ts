@@ -23,6 +23,7 @@ export function leafOf(content: Content, placing: Placing): Leaf {
     doing: content.doing,
     effort: content.effort,
     focus: content.focus,
+    power: content.power,
     pace: placing.pace,
     nonStop: content.nonStop,
     gapMs: content.gapMs,

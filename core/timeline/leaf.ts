@@ -6,7 +6,7 @@ import type { CallDrill, DrillCall } from '../progressions/call-drill';
 import type { BuildKind } from '../progressions/kinds';
 import type { StageStep } from '../progressions/ladder';
 import type { BlockKind } from '../sheet/schema';
-import type { Milliseconds, PaceFactor, PerMinute, SessionTime } from '../units';
+import type { Milliseconds, PaceFactor, PerMinute, Percent, SessionTime } from '../units';
 
 /** What somebody does in a leaf. `unplanned` is time of a block that no piece fills. */
 export type Doing =
@@ -38,6 +38,8 @@ export interface Leaf {
   readonly doing: Doing;
   readonly effort: Effort;
   readonly focus: Focus | null;
+  /** How hard each strike is, in per cent; null where nothing is said of it. */
+  readonly power: Percent | null;
   readonly pace: PaceFactor;
   readonly nonStop: boolean;
   /** Breath between repetitions. */

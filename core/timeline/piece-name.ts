@@ -16,6 +16,7 @@ export const buildNames: Readonly<Record<BuildKind, string>> = {
   singles: 'one at a time',
   amount: 'growing number',
   join: 'join',
+  effort: 'effort build',
 };
 
 /** `2–6 punches`, `3 punches` */

@@ -1,4 +1,4 @@
-import type { BuildKind } from '../progressions/kinds';
+import { mostEfforts, type BuildKind } from '../progressions/kinds';
 import { unfoldedLength } from '../notation/combination';
 import { readStored } from '../notation/stored';
 import type { Block, Piece, Sheet } from '../sheet/schema';
@@ -41,6 +41,7 @@ const stagesOfBuild: Readonly<Record<BuildKind, (moves: number) => number>> = {
   levels: (moves) => moves + 24,
   singles: (moves) => moves + 1,
   amount: () => 100,
+  effort: () => mostEfforts,
   join: (moves) => 2 * moves + 1,
 };
 

@@ -36,6 +36,7 @@ export function takeBag(scan: Scan): BagKind | null {
 
 interface Found {
   title?: string;
+  purpose?: string;
   bag?: BagKind;
   goal?: number;
   times?: number;
@@ -79,6 +80,10 @@ function takeBlockOption(scan: Scan, found: Found): boolean {
     return true;
   }
   const at = scan.at;
+  if (take(scan, /for(?=\s*["“])/)) {
+    found.purpose = (takeQuoted(scan) ?? '').slice(0, 400);
+    return true;
+  }
   if (take(scan, /on(?![a-z0-9-])/)) {
     const bag = takeBag(scan);
     if (bag) found.bag = bag;

@@ -1,6 +1,6 @@
 import type { Target } from '../../moves/kind';
 import { goalsOf } from '../../progressions/build';
-import { buildKinds, type BuildKind } from '../../progressions/kinds';
+import { buildKinds, mostEfforts, type BuildKind } from '../../progressions/kinds';
 import { readClock } from '../../clock-text';
 import type { PieceOf } from '../../sheet/schema';
 import { keepCombination, keepLanes, takeTail, type Meanings } from './body';
@@ -9,7 +9,7 @@ import { lengthPattern, takeOption, type Options } from './piece';
 
 type Build = PieceOf<'build'>;
 type BuildOptions = Partial<
-  Pick<Build, 'every' | 'defence' | 'kick' | 'cuts' | 'from' | 'to' | 'again' | 'alone' | 'pattern'>
+  Pick<Build, 'every' | 'defence' | 'kick' | 'cuts' | 'from' | 'to' | 'again' | 'alone' | 'pattern' | 'efforts'>
 >;
 
 const aims: readonly Target[] = ['head', 'body', 'leg'];
@@ -64,6 +64,14 @@ function takeBuildOption(scan: Scan): BuildOptions | null {
   if (to) return { to: whole(to[1]) };
   if (take(scan, /again(?![a-z0-9])/)) return { again: true };
   if (take(scan, /alone(?![a-z0-9])/)) return { alone: true };
+  // A list of per cents; a single one with its sign is the effort of all of it.
+  const efforts = take(scan, /(\d{1,3}(?:\s*,\s*\d{1,3})+)(?![a-z0-9%:.])/);
+  if (efforts) {
+    const all = (efforts[1] ?? '').split(',').map(Number);
+    const bad = all.find((each) => each < 10 || each > 100);
+    if (bad !== undefined) fault(scan, at, String(bad), `${bad} is not a valid effort`, 'use 10 to 100');
+    return { efforts: all.map((each) => Math.min(100, Math.max(10, each))).slice(0, mostEfforts) };
+  }
   const pattern = take(scan, /pattern\s+((?:head|body|leg)(?:\s*,\s*(?:head|body|leg))*)(?![a-z0-9])/);
   if (!pattern) return null;
   const named = (pattern[1] ?? '').toLowerCase().split(/\s*,\s*/);
@@ -131,6 +139,7 @@ export function readBuild(scan: Scan, meanings: Meanings, id: string): Build {
     effort: options.effort,
     ...(options.focus ? { focus: options.focus } : {}),
     ...(options.stance ? { stance: options.stance } : {}),
+    ...(options.power === undefined ? {} : { power: options.power }),
     build,
     goal: keep(kept[0]),
     ...second,

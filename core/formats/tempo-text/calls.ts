@@ -1,5 +1,5 @@
-import { callKinds, phraseKeys, type CallKind } from '../../sheet/call-kinds';
-import type { CallEdit, SheetCalls, Wordings } from '../../sheet/calls';
+import { callKinds, phraseKeys, talks, type CallKind } from '../../sheet/call-kinds';
+import { strikeWords, type CallEdit, type SheetCalls, type Wordings } from '../../sheet/calls';
 import type { Sheet } from '../../sheet/schema';
 import { stancePlans, usualStances } from '../../sheet/stances';
 import { fault, quote, rest, take, takeQuoted, type Scan } from './line';
@@ -99,6 +99,18 @@ function readQuiet(scan: Scan, head: CallHead): void {
   else head.calls = { ...head.calls, quiet };
 }
 
+function readTalk(scan: Scan, head: CallHead): void {
+  const talk = talks.find((each) => each === rest(scan).trim().toLowerCase());
+  if (talk) head.calls = { ...head.calls, talk };
+  else refuse(scan, scan.at, 'this is not a level of talk', `write talk: ${talks.join(', ')}`);
+}
+
+function readSides(scan: Scan, head: CallHead): void {
+  const said = rest(scan).trim().toLowerCase();
+  if (said === 'always' || said === 'new') reword(head, (before) => ({ ...before, sides: said === 'always' }));
+  else refuse(scan, scan.at, 'sides are said always, or where they are new', 'write sides: always');
+}
+
 function readCheer(scan: Scan, head: CallHead): void {
   const at = scan.at;
   const cheer = takeQuoted(scan);
@@ -109,7 +121,7 @@ function readCheer(scan: Scan, head: CallHead): void {
 
 /** Reads the head's lines about stance changes and calls; false where the line is none of them. */
 export function readCallLine(scan: Scan, head: CallHead): boolean {
-  const found = take(scan, /(stances|phrase|praise|strikes said as|call edit|quiet)\s*:/);
+  const found = take(scan, /(stances|phrase|praise|strikes said as|sides|talk|call edit|quiet)\s*:/);
   if (!found) return false;
   const key = (found[1] ?? '').toLowerCase();
   const at = scan.at;
@@ -118,16 +130,25 @@ export function readCallLine(scan: Scan, head: CallHead): boolean {
   else if (key === 'praise') readCheer(scan, head);
   else if (key === 'call edit') readEdit(scan, head);
   else if (key === 'quiet') readQuiet(scan, head);
+  else if (key === 'talk') readTalk(scan, head);
+  else if (key === 'sides') readSides(scan, head);
   else {
-    const as = (['numbers', 'names'] as const).find((each) => each === rest(scan).trim().toLowerCase());
+    const as = strikeWords.find((each) => each === rest(scan).trim().toLowerCase());
     if (as) reword(head, (before) => ({ ...before, strikesAs: as }));
-    else refuse(scan, at, 'strikes can be called by numbers or names', 'write strikes said as: numbers, or names');
+    else
+      refuse(
+        scan,
+        at,
+        'strikes can be called by numbers, names or both',
+        `write strikes said as: ${strikeWords.join(', ')}`,
+      );
   }
   return true;
 }
 
-function wordingLines({ phrases, cheers, strikesAs }: Wordings): string[] {
+function wordingLines({ phrases, cheers, strikesAs, sides }: Wordings): string[] {
   return [
+    ...(sides === undefined ? [] : [`sides: ${sides ? 'always' : 'new'}`]),
     ...(strikesAs ? [`strikes said as: ${strikesAs}`] : []),
     ...(phrases ?? []).map(
       ({ key, full, short }) => `phrase: ${key} ${quote(full)}${short === undefined ? '' : ` / ${quote(short)}`}`,
@@ -147,6 +168,7 @@ export function callLines({ stances, calls }: Pick<Sheet, keyof CallHead>): stri
   return [
     ...(plan ? [plan.join(', ')] : []),
     ...(calls?.quiet && calls.quiet.length > 0 ? [`quiet: ${calls.quiet.join(', ')}`] : []),
+    ...(calls?.talk ? [`talk: ${calls.talk}`] : []),
     ...wordingLines(calls?.wordings ?? {}),
     ...(calls?.edits ?? []).map(({ key, say, muted, atMs }) =>
       [

@@ -13,10 +13,10 @@ import { readFocusLine } from './focus';
 import { readSchoolHead, type SchoolHead } from './schools';
 import { stanceNames } from '../../sheet/pieces';
 import { fault, hasRoom, rest, splitOutside, take, takeQuoted, wholeQuote, type Scan } from './line';
-import { sheetLimits } from '../../sheet/limits';
+import { mostOrigin, sheetLimits } from '../../sheet/limits';
 
 /** What the lines before the first block say. Filled as they are read. */
-export type Head = Pick<Sheet, 'title' | 'class' | 'numbers' | 'stance' | 'bag' | 'focuses'> &
+export type Head = Pick<Sheet, 'title' | 'class' | 'numbers' | 'stance' | 'bag' | 'focuses' | 'origin'> &
   SchoolHead &
   LaneHead &
   CallHead & {
@@ -166,6 +166,11 @@ export function readHeadLine(scan: Scan, head: Head): boolean {
     );
     if (focus && hasRoom(scan, head.focuses ?? [], sheetLimits.focuses, 'a sheet', 'cues'))
       head.focuses = [...(head.focuses ?? []), focus];
+    return true;
+  }
+  if (take(scan, /origin\s*:/)) {
+    const line = takeQuoted(scan) ?? rest(scan).trim();
+    head.origin = [...(head.origin === undefined ? [] : [head.origin]), line].join('\n').slice(0, mostOrigin);
     return true;
   }
   const found = take(scan, known);

@@ -5,7 +5,7 @@ import type { Piece, PieceOf } from '../../sheet/schema';
 import type { Milliseconds } from '../../units';
 import { stanceNames } from '../../sheet/pieces';
 import { keepLanes, readBody, takeTail, type Meanings } from './body';
-import { fault, rest, skipSpace, splitOutside, take, type Scan } from './line';
+import { fault, rest, skipSpace, splitOutside, take, wholeQuote, type Scan } from './line';
 import { isRhythm, readRhythm } from './rhythm';
 
 /** A length at the beginning of a line: `1:30`, `1:02:03`, `90s`, `2 min`. */
@@ -20,6 +20,8 @@ export interface Options {
   focus?: Focus;
   nonStop?: true;
   stance?: (typeof stanceNames)[number];
+  /** Per cent of power: `power 80%`. */
+  power?: number;
   /** `x6`: as many pieces as there are names. */
   copies?: { readonly count: number; readonly at: number };
 }
@@ -36,6 +38,13 @@ export function takeOption(scan: Scan, options: Options): boolean {
   if (effort) {
     const name = effort[0].toLowerCase().startsWith('all') ? 'all-out' : effort[0].toLowerCase();
     options.effort = effortNames.find((each) => each === name) ?? 'steady';
+    return true;
+  }
+  const power = take(scan, /power\s+(\d{1,3}(?:\.\d+)?)\s?%/);
+  if (power) {
+    const value = Number(power[1]);
+    if (value >= 10 && value <= 100) options.power = value;
+    else fault(scan, at, power[0].trim(), `${value}% is not a valid power`, 'use power 10% to power 100%');
     return true;
   }
   const percent = take(scan, /(\d{1,3}(?:\.\d+)?)\s?%/);
@@ -93,6 +102,15 @@ function readCalls(text: string): Omit<PieceOf<'calls'>, 'id' | 'ms' | 'effort'>
   };
 }
 
+/** A drill of calls or a rhythm with the coach's own words before its colon: `stand on the spot: call go 2`. */
+function drillBehind(text: string): { readonly words: string | null; readonly bare: string } {
+  const [first] = splitOutside(text, ':');
+  const behind = first === undefined ? '' : text.slice(first.text.length + 1).trim();
+  if (!first || (!isRhythm(behind) && !/^call\s+(count|direction|go)\b/i.test(behind)))
+    return { words: null, bare: text };
+  return { words: (wholeQuote(first.text) ?? first.text.trim()).slice(0, 400), bare: behind };
+}
+
 /** One piece from its options and what stands behind them. */
 export function pieceFrom(
   scan: Scan,
@@ -103,9 +121,16 @@ export function pieceFrom(
   meanings: Meanings,
   id: string,
 ): Piece {
-  const { effort, focus, nonStop, stance } = options;
-  const timed = { id, ms, effort, ...(focus ? { focus } : {}), ...(stance ? { stance } : {}) };
-  const bare = text.replace(/^\s*:/, '').trim();
+  const { effort, focus, nonStop, stance, power } = options;
+  const timed = {
+    ...{ id, ms, effort },
+    ...(focus ? { focus } : {}),
+    ...(stance ? { stance } : {}),
+    ...(power === undefined ? {} : { power }),
+  };
+  const whole = text.replace(/^\s*:/, '').trim();
+  const { words, bare } = drillBehind(whole);
+  const own = words === null ? {} : { words };
   if (/^own[ -]time$/i.test(bare)) return { kind: 'own-time', ...timed };
   if (options.copies === undefined && /^free[ -]work$/i.test(bare)) {
     fault(
@@ -125,10 +150,12 @@ export function pieceFrom(
   if (/^pause$/i.test(bare)) return { kind: 'pause', ...timed };
   if (isRhythm(bare)) {
     const told = readRhythm(scan, bare, at, id);
-    return told ? { kind: 'rhythm', ...timed, ...told } : { kind: 'words', ...timed, words: bare.slice(0, 400) };
+    return told
+      ? { kind: 'rhythm', ...timed, ...told, ...own }
+      : { kind: 'words', ...timed, words: whole.slice(0, 400) };
   }
   const calls = readCalls(bare);
-  if (calls) return { ...timed, ...calls };
+  if (calls) return { ...timed, ...calls, ...own };
   if (/^call\s+(count|direction|go)\b/i.test(bare)) {
     fault(
       scan,
@@ -138,7 +165,7 @@ export function pieceFrom(
       'write call count 2-6, call direction 2 or call go 3',
       { pieceId: id },
     );
-    return { kind: 'words', ...timed, words: bare.slice(0, 400) };
+    return { kind: 'words', ...timed, words: whole.slice(0, 400) };
   }
   const parted = takeTail(text);
   const body = readBody(scan, parted.text, at, meanings, id);

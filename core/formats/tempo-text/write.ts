@@ -21,11 +21,18 @@ type Words = Readonly<{
   focus?: Focus | undefined;
   nonStop?: boolean | undefined;
   stance?: Piece['stance'];
+  power?: Piece['power'];
 }>;
 
-function options({ effort, focus, nonStop, stance }: Words): string {
+function options({ effort, focus, nonStop, stance, power }: Words): string {
   const said = effort === 'steady' ? [] : [typeof effort === 'number' ? `${effort}%` : effort];
-  return [...(stance ? [stance] : []), ...said, ...(nonStop ? ['nonstop'] : []), ...(focus ? [focus] : [])]
+  return [
+    ...(stance ? [stance] : []),
+    ...said,
+    ...(power === undefined ? [] : [`power ${power}%`]),
+    ...(nonStop ? ['nonstop'] : []),
+    ...(focus ? [focus] : []),
+  ]
     .map((word) => ` ${word}`)
     .join('');
 }
@@ -86,8 +93,12 @@ function callsLine(piece: PieceOf<'calls'>): string {
   return `call ${drill} ${amount}${seed === undefined ? '' : ` seed ${seed}`}${gap}${words}`;
 }
 
+/** A drill behind the coach's own words for it, which stand in quotes so that they are taken for nothing else. */
+const labelled = (words: string | undefined, line: string): string =>
+  words === undefined ? line : `${quote(words)}: ${line}`;
+
 function buildLine(piece: PieceOf<'build'>, meanings: Meanings): string {
-  const { build, defence, kick, cuts, from, to, again, pattern, every } = piece;
+  const { build, defence, kick, cuts, from, to, again, pattern, efforts, every } = piece;
   const range =
     from === undefined
       ? to === undefined
@@ -102,6 +113,7 @@ function buildLine(piece: PieceOf<'build'>, meanings: Meanings): string {
     ...range,
     ...(again ? ['again'] : []),
     ...(piece.alone ? ['alone'] : []),
+    ...(efforts ? [efforts.join(',')] : []),
     ...(pattern ? [`pattern ${pattern.join(',')}`] : []),
   ].join(' ');
   const goals = [piece.goal, piece.second ?? ''].slice(0, goalsOf(build)).map((goal) => spell(goal, meanings.scheme));
@@ -124,9 +136,9 @@ function pieceLine(piece: Piece, meanings: Meanings): string {
     case 'change-over':
       return `${length} switch stance`;
     case 'calls':
-      return `${length} ${callsLine(piece)}`;
+      return `${length} ${labelled(piece.words, callsLine(piece))}`;
     case 'rhythm':
-      return `${length} ${rhythmText(piece)}`;
+      return `${length} ${labelled(piece.words, rhythmText(piece))}`;
     case 'pause':
       return `${length} pause`;
     case 'words': {
@@ -194,6 +206,7 @@ function blockLines(block: Block, meanings: Meanings): string[] {
     ...(block.times === undefined ? [] : [`x${block.times}`]),
     ...(block.restMs === undefined ? [] : [`rest ${exactClock(block.restMs)}`]),
     ...(block.title === undefined ? [] : [quote(block.title)]),
+    ...(block.purpose === undefined ? [] : [`for ${quote(block.purpose)}`]),
     ...(block.bag === undefined ? [] : [`on ${block.bag}`]),
     ...(block.goal === undefined ? [] : [`goal ${block.goal}`]),
     ...(block.switchStance ? ['switch stance'] : []),
@@ -242,6 +255,7 @@ function headLines(sheet: Sheet, scheme: Scheme): string[] {
     ...schoolLines(sheet),
     ...callLines(sheet),
     ...(sheet.focuses ?? []).map(focusLine),
+    ...(sheet.origin === undefined ? [] : sheet.origin.split('\n').map((line) => `origin: ${quote(line)}`)),
     ...(sheet.parts ?? []).map(({ name, text }) => `combo ${name}: ${spell(text, scheme)}`),
     ...(sheet.head ?? []).map(({ key, value }) => `${key}: ${value}`),
   ];

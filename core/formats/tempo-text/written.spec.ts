@@ -115,7 +115,7 @@ describe('a file of the first version', () => {
 
   it('is read, its reminders alone as they were, and its own bag keeps the name that is built in now', () => {
     const sheet = sheetSchema.parse(old);
-    expect(sheet.version).toBe(2);
+    expect(sheet.version).toBe(3);
     expect(sheet.focuses).toEqual([jasmine.objectContaining({ words: 'Chin down', only: true })]);
     expect(sheet.ownBags?.[0]?.name).toBe('Pads');
   });
