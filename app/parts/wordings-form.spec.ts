@@ -1,6 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { phraseKeys, phraseName, usualPhrases, type TechniqueFocus, type Wordings } from '../../core/index';
-import { fieldOf, tick, type, wrongAt } from '../hands.spec';
+import { choose, fieldOf, tick, type, wrongAt } from '../hands.spec';
 import { testProviders } from '../spec-store.spec';
 import { WordingsForm } from './wordings-form';
 
@@ -48,8 +48,12 @@ describe('the phrasebook', () => {
     expect(wrongAt(host(fixture), focusName)).toContain('is not a move or a bag');
     await write('Encouragement, one per line', ' Good \n\n');
     expect(wordings.cheers).toEqual(['Good']);
-    tick(host(fixture), 'Call strikes by name');
+    await choose(host(fixture), 'Strikes are called', 'by name');
     expect(wordings.strikesAs).toBe('names');
+    await choose(host(fixture), 'Strikes are called', 'by number and name');
+    expect(wordings.strikesAs).toBe('both');
+    tick(host(fixture), 'Always say the side of slips, rolls and steps');
+    expect(wordings.sides).toBeTrue();
   });
 
   it('has a short form where one may be said, each field with a name of its own', async () => {

@@ -11,15 +11,17 @@ import {
   type TechniqueFocus,
   type PhraseKey,
   type Scheme,
+  type StrikeWords,
   type Wordings,
 } from '../../core/index';
 import { FocusField } from './focus-field';
+import { ChoiceField, type Choice } from './fields/choice-field';
 import { TextField } from './fields/text-field';
 
 /** The phrasebook: every wording in full and short, technique focuses, praise. */
 @Component({
   selector: 'kt-wordings-form',
-  imports: [FocusField, MatCheckbox, TextField],
+  imports: [ChoiceField, FocusField, MatCheckbox, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">
@@ -65,10 +67,16 @@ import { TextField } from './fields/text-field';
       [fault]="cheerFault"
       (put)="putCheers($event)"
     />
+    <kt-choice-field
+      label="Strikes are called"
+      [value]="wordings().strikesAs"
+      [choices]="strikesAs"
+      (put)="changed.emit({ ...wordings(), strikesAs: $event })"
+    />
     <mat-checkbox
-      [checked]="wordings().strikesAs === 'names'"
-      (change)="changed.emit({ ...wordings(), strikesAs: $event.checked ? 'names' : undefined })"
-      >Call strikes by name, not number</mat-checkbox
+      [checked]="wordings().sides ?? false"
+      (change)="changed.emit({ ...wordings(), sides: $event.checked || undefined })"
+      >Always say the side of slips, rolls and steps</mat-checkbox
     >
   `,
   styles: `
@@ -95,6 +103,12 @@ export class WordingsForm {
   readonly focusesChanged = output<readonly TechniqueFocus[]>();
 
   protected readonly words = wordsSchema;
+  protected readonly strikesAs: readonly Choice<StrikeWords | undefined>[] = [
+    { value: undefined, name: 'by number; for beginners by both at first' },
+    { value: 'numbers', name: 'by number' },
+    { value: 'names', name: 'by name' },
+    { value: 'both', name: 'by number and name' },
+  ];
   protected readonly usualCheerText = usualCheers.map(({ words }) => words).join('\n');
   protected readonly rows = computed(() =>
     phraseKeys.map((key) => {

@@ -26,7 +26,7 @@ describe('a sheet as JSON', () => {
       const read = readSheetJson(text);
       expect(read.ok && read.value).toEqual(sheet);
     }
-    expect(validate({ ...first, version: 3 })).toBeFalse();
+    expect(validate({ ...first, version: 4 })).toBeFalse();
     expect(validate({ ...first, extra: 1 })).toBeFalse();
   });
 
@@ -43,7 +43,7 @@ describe('a sheet as JSON', () => {
   });
 
   it('is refused with the paths that are wrong', () => {
-    expect(paths((data) => ({ ...data, version: 3 }))).toEqual(['version']);
+    expect(paths((data) => ({ ...data, version: 4 }))).toEqual(['version']);
     expect(paths((data) => ({ ...data, format: 'something/else' }))).toEqual(['format']);
     expect(paths((data) => ({ ...data, title: 7, stance: 'sideways' }))).toEqual(['title', 'stance']);
     expect(paths((data) => ({ ...data, blocks: [{ id: 'x', kind: 'round', ms: 1.5, pieces: [] }] }))).toEqual([

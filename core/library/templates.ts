@@ -35,7 +35,7 @@ export const sessionTemplates: readonly SessionTemplate[] = [
   {
     id: 'hard-easy',
     what: 'Conditioning: hard/easy intervals, then straights ramping up',
-    text: `# Hard and easy\nbag: heavy\nlevel: advanced\n${warmUp}\nround 6:00 "Hard and easy"\n  1:00 all-out: 1 2\n  0:30 easy: 1\n  1:00 all-out: 2 3b 2\n  0:30 easy: 1\n  1:00 all-out: 1 2 3b 2\n  0:30 easy: 1\n  1:00 all-out: 2b 3 2\n  0:30 easy: 1\nrest 1:30\nround 2:30 "Ramp"\n  0:30 50% nonstop: 1 2\n  0:30 60% nonstop: 1 2\n  0:30 70% nonstop: 1 2b\n  0:30 80% nonstop: 1 2b\n  0:30 100% nonstop: 1 2\nrest 1:30\ncore 3:45\n  0:45 x5 Plank / Dead bug / Hollow hold / Slow punch crunches / Squat hold\n${coolDown('4:00')}`,
+    text: `# Hard and easy\nbag: heavy\nlevel: advanced\n${warmUp}\nround 6:00 "Hard and easy"\n  1:00 all-out: 1 2\n  0:30 easy: 1\n  1:00 all-out: 2 3b 2\n  0:30 easy: 1\n  1:00 all-out: 1 2 3b 2\n  0:30 easy: 1\n  1:00 all-out: 2b 3 2\n  0:30 easy: 1\nrest 1:30\nround 2:30 "Ramp"\n  build effort 50,60,70,80,100 every 0:30 nonstop: 1 2\nrest 1:30\ncore 3:45\n  0:45 x5 Plank / Dead bug / Hollow hold / Slow punch crunches / Squat hold\n${coolDown('4:00')}`,
   },
   {
     id: 'kicks',

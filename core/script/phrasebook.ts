@@ -38,7 +38,7 @@ export const usualPhrases: Readonly<Record<PhraseKey, PhraseNature>> = {
   turn: phrase('Now {combination}', '{combination}'),
   effort: fixed('{effort}'),
   'per cent': phrase('{percent} per cent, {pace}', '{percent} per cent'),
-  'power per cent': phrase('{percent} per cent power'),
+  'power per cent': phrase('Power, {percent} per cent'),
   technique: phrase('Technique'),
   speed: phrase('Speed'),
   power: phrase('Power'),

@@ -65,7 +65,7 @@ export function callOptionsOf(sheet: Sheet, timeline: Timeline, wishes: ScriptWi
   const session = focuses ?? [];
   const options: CallOptions = {
     speech: speechOf(sheet, wordings, lengthOf),
-    talk: talk ?? usualOptions.talk,
+    talk: calls?.talk ?? talk ?? usualOptions.talk,
     countFrom: countFrom ?? usualOptions.countFrom,
     leadOut: leadOut ?? usualOptions.leadOut,
     blockClock: blockClock ?? usualOptions.blockClock,

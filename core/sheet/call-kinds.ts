@@ -16,6 +16,14 @@ export const talks = ['all', 'main', 'names', 'bells'] as const;
 /** How much is said: everything; what begins, counts and cues; names and time; bells and counts alone. */
 export type Talk = (typeof talks)[number];
 
+/** How much is called, as screens show it. */
+export const talkNames: Readonly<Record<Talk, string>> = {
+  all: 'Everything',
+  main: 'What begins, counts and cues',
+  names: 'Names and time',
+  bells: 'Bells and counts only',
+};
+
 /** From which second the last ones are counted. */
 export const countsFrom = [3, 5] as const;
 export type CountFrom = (typeof countsFrom)[number];

@@ -28,6 +28,8 @@ import {
   isMovable,
   sayClock,
   sayTenths,
+  talkNames,
+  talks,
   writeSrt,
   writeVtt,
   type Call,
@@ -38,9 +40,11 @@ import {
   type Settings,
   type Milliseconds,
   type SheetCalls,
+  type Talk,
   type TechniqueFocus,
   type Wordings,
 } from '../../../core/index';
+import { ChoiceField, type Choice } from '../../parts/fields/choice-field';
 import { Saved } from '../../parts/saved';
 import { Editor } from '../../services/editor';
 import { FilesService } from '../../services/files.service';
@@ -67,17 +71,11 @@ const speakers: Readonly<Record<Settings['voice'], string>> = {
   device: 'This device’s voice, if it has one',
   none: 'No voice',
 };
-const talking: Readonly<Record<Settings['talk'], string>> = {
-  all: 'all calls',
-  main: 'what begins, counts and cues',
-  names: 'names and time',
-  bells: 'bells and countdown only',
-};
-
 /** The script of a sheet: what is said when, what is not, in whose words; to be changed, heard and taken out as a file. */
 @Component({
   selector: 'kt-calls-page',
   imports: [
+    ChoiceField,
     HelpLink,
     MatProgressBar,
     MatSliderModule,
@@ -163,11 +161,16 @@ export class CallsPage {
         .flatMap((call) => this.voices.missing(call)),
     ),
   ]);
-  /** Who speaks and how much, from the settings. */
+  /** Who speaks, from the settings. */
   protected readonly how = computed(() => {
-    const { voice, talk, countFrom } = this.settings.settings();
-    return `${speakers[voice]}; ${talking[talk]}; countdown from ${countFrom}.`;
+    const { voice, countFrom } = this.settings.settings();
+    return `${speakers[voice]}; countdown from ${countFrom}.`;
   });
+  /** How much is called in this session; as the settings say where the sheet says nothing. */
+  protected readonly talkChoices = computed((): readonly Choice<Talk | undefined>[] => [
+    { value: undefined, name: `as in Settings: ${talkNames[this.settings.settings().talk]}` },
+    ...talks.map((value) => ({ value, name: talkNames[value] })),
+  ]);
   protected readonly quiet = computed(() => this.editor.sheet()?.calls?.quiet ?? []);
   /** What is found about stances and about the time to say things. */
   protected readonly saidFindings = computed(() =>
@@ -187,7 +190,7 @@ export class CallsPage {
     if (leaf) script.scrollTop = (leaf.at / 1000) * this.scale();
   }
 
-  private putCalls(change: Partial<SheetCalls>): void {
+  protected putCalls(change: Partial<SheetCalls>): void {
     this.editor.apply((sheet) => ({ ...sheet, calls: { ...sheet.calls, ...change } }));
   }
 

@@ -134,6 +134,22 @@ describe('the calls of a sheet', () => {
     fixture.destroy();
   });
 
+  it('are as many as this session asks for, which goes before the setting, and are heard so', async () => {
+    const fixture = await open(sheetOf('round 2:00: 1 2'));
+    await choose(host(fixture), 'How much to call in this session', 'Bells and counts only');
+    await until(() => {
+      TestBed.tick();
+      return host(fixture).querySelector('[data-call$="new"]') === null;
+    });
+    expect(host(fixture).querySelector('[data-call$="bell"]')).not.toBeNull();
+    await choose(host(fixture), 'How much to call in this session', 'as in Settings: Everything');
+    await until(() => {
+      TestBed.tick();
+      return host(fixture).querySelector('[data-call$="new"]') !== null;
+    });
+    fixture.destroy();
+  });
+
   it('leave whole kinds out', async () => {
     const fixture = await open(sheetOf('round 2:00: 1 2'));
     tick(host(fixture), 'time');

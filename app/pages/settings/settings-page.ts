@@ -2,7 +2,7 @@ import { afterRenderEffect, ChangeDetectionStrategy, Component, ElementRef, inje
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatSliderModule } from '@angular/material/slider';
-import type { Settings, TechniqueFocus } from '../../../core/index';
+import { talkNames, talks, type Settings, type TechniqueFocus } from '../../../core/index';
 import { ChoiceField, named, type Choice } from '../../parts/fields/choice-field';
 import { WordingsForm } from '../../parts/wordings-form';
 import { UnreadList } from '../../parts/unread-list';
@@ -82,12 +82,10 @@ export class SettingsPage {
       { value: 'device', name: 'This device’s voice, if it has one' },
       { value: 'none', name: 'No voice, text only' },
     ]),
-    this.field('talk', [
-      { value: 'all', name: 'Everything' },
-      { value: 'main', name: 'What begins, counts and cues' },
-      { value: 'names', name: 'Names and time' },
-      { value: 'bells', name: 'Bells and counts only' },
-    ]),
+    this.field(
+      'talk',
+      talks.map((value) => ({ value, name: talkNames[value] })),
+    ),
     this.field('countIn', seconds([0, 5, 10, 20])),
     this.field('countFrom', named([3, 5])),
     this.field('leadOut', [

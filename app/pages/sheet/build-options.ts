@@ -15,6 +15,7 @@ import {
   spell,
   takeIn,
   targets,
+  usualRamp,
   type Block,
   type PieceOf,
   type Scheme,
@@ -52,6 +53,7 @@ export class BuildOptions {
     { value: 'opposite', name: 'opposite leg to the last punch' },
     { value: 'same', name: 'same side as the last punch' },
   ];
+  protected readonly usualEfforts = usualRamp.join(', ');
   protected readonly schemas = pieceSchemas.build.shape;
   protected readonly sayClock = sayClock;
   protected readonly goals = computed(() => goalsOf(this.build().build));
@@ -67,6 +69,7 @@ export class BuildOptions {
       range: kind === 'alternator',
       to: kind === 'amount',
       pattern: kind === 'levels',
+      efforts: kind === 'effort',
     };
   });
   protected readonly every = computed(() => {
@@ -114,6 +117,11 @@ export class BuildOptions {
 
   protected readonly cutsFault = (text: string): string =>
     this.schemas.cuts.safeParse(this.numbersOf(text)).success ? '' : 'Enter the moves to split after: 3, 6';
+
+  protected readonly effortsFault = (text: string): string =>
+    this.schemas.efforts.safeParse(this.numbersOf(text)).success
+      ? ''
+      : 'Enter two or more, from 10 to 100: 50, 70, 100';
 
   private patternOf(text: string): Build['pattern'] | null {
     const words = wordsOf(text.toLowerCase());

@@ -70,6 +70,10 @@ export class PieceOptions {
   protected readonly rhythm = computed(() => this.of('rhythm'));
   protected readonly calls = computed(() => this.of('calls'));
   protected readonly combination = computed(() => this.of('combination'));
+  /** A piece that may have words of the coach's own beside what is done. */
+  protected readonly labelled = computed(() => this.combination() ?? this.calls() ?? this.rhythm());
+  /** A piece whose strikes may be harder or lighter than its effort. */
+  protected readonly hit = computed(() => this.repeats() ?? this.calls());
   /** A piece with repetitions, which have a breath between them. */
   protected readonly repeats = computed(() => this.combination() ?? this.build());
 

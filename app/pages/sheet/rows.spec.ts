@@ -145,6 +145,34 @@ describe('a piece’s row', () => {
     ]);
   });
 
+  it('takes the power of each strike', async () => {
+    const { host, changes, fixture } = await show(rowOf(combo(60_000, '1 2')));
+    await chooseInMenu(fixture, 'Options');
+    await fixture.whenStable();
+    type(host, 'Power', '80');
+    expect(changes).toEqual([jasmine.objectContaining({ power: 80 })]);
+  });
+
+  it('takes two efforts or more of a build of effort', async () => {
+    const build: Piece = { ...freshBuild('1 2', freshId), build: 'effort' };
+    const { host, changes, fixture } = await show(rowOf(build, 90_000));
+    await chooseInMenu(fixture, 'Options');
+    await fixture.whenStable();
+    type(host, 'Efforts, in per cent', '50, 70, 100');
+    type(host, 'Efforts, in per cent', '50');
+    expect(wrongAt(host, 'Efforts, in per cent')).toContain('two or more');
+    expect(changes).toEqual([jasmine.objectContaining({ efforts: [50, 70, 100] })]);
+  });
+
+  it('takes the coach’s words for a drill of calls', async () => {
+    const drill: Piece = { kind: 'calls', id: 'p', ms: 60_000, effort: 'steady', drill: 'go', least: 2, most: 2 };
+    const { host, changes, fixture } = await show(rowOf(drill));
+    await chooseInMenu(fixture, 'Options');
+    await fixture.whenStable();
+    type(host, 'Label (called with the drill)', 'stand on the spot');
+    expect(changes).toEqual([jasmine.objectContaining({ words: 'stand on the spot' })]);
+  });
+
   it('keeps text that cannot be read in view, with the reason', async () => {
     const { host } = await show(rowOf(combo(60_000, '1 jabb')));
     expect(host.querySelector('.content .wrong')?.textContent).toContain('1 jabb');
