@@ -114,8 +114,19 @@ test('a wall shows what it or the coach chooses, is shut out, and a wrong code o
   await chosen.click();
   await page.getByRole('option', { name: 'rotation' }).click();
   await expect(wall.getByRole('region', { name: 'Rotation' })).toBeVisible();
+  const stays = await joinWall(browser, code);
+  await expect(page.getByRole('button', { name: 'Remove w2' })).toBeVisible();
   await page.getByRole('button', { name: 'Remove w1' }).click();
   await expect(wall.getByRole('alert')).toHaveText('The coach has removed this screen.');
+  // The one that stays comes back by the new code, whatever it was typed as.
+  await expect(page.getByText(`Code: ${code}`)).toHaveCount(0);
+  const now = ((await page.getByText(/^Code: /).textContent()) ?? '').slice('Code: '.length);
+  await expect(stays).toHaveURL(new RegExp(`/wall/${now}$`));
+  await stays.reload();
+  await expect(page.getByRole('button', { name: 'Remove w3' })).toBeVisible();
+  // From the same machine, with the code that it knows.
+  await wall.goto(`/wall/${code}`);
+  await expect(wall.getByRole('alert')).toContainText('That code is not in use');
 
   const wrong = code.startsWith('B') ? 'CCCCC' : 'BBBBB';
   await wall.goto(`/wall/${wrong}`);

@@ -83,15 +83,15 @@ describe('limits of rooms', () => {
     expect(host.line.all('press').length).toBe(wallLimits.pressBurst + 1 + wallLimits.pressesPerSecond);
   });
 
-  it('change the secret of the remotes when one is shut out: it stays out, those that stay go on', () => {
+  it('change code and secret when a remote is shut out: it stays out, those that stay go on', () => {
     const host = open();
     const at = (place: string) => enter({ kind: 'control', code: host.code, secret: host.control }, new Heard(place));
     const [stays, goes] = [at('192.0.2.60'), at('192.0.2.61')];
     host.say({ kind: 'shut', to: goes.line.all('joined')[0]?.id });
     const [renewed] = host.line.all('renewed');
-    const secretNow = stays.line.all('secret')[0]?.control;
-    expect(secretNow).toBe(renewed?.control);
-    expect(secretNow).not.toBe(host.control);
+    const { code = '', control = '', pass = '' } = renewed ?? {};
+    expect(stays.line.all('moved')).toEqual([{ kind: 'moved', code, control }]);
+    expect([code === host.code, control === host.control]).toEqual([false, false]);
     expect(
       host.line
         .all('members')
@@ -102,10 +102,26 @@ describe('limits of rooms', () => {
     expect(whyOf(at('192.0.2.62'))).toEqual(['wrong secret']);
     stays.say({ kind: 'press', number: 1, press: { kind: 'deed', deed: 'toggle' } });
     expect(host.line.all('press').length).toBe(1);
-    // Its tablet proves the new secret after a restart.
+    // Its tablet proves the new ones after a restart.
     town.restart();
-    const { control = '', pass = '' } = renewed ?? {};
-    expect(open({ room: { code: host.code, control, pass } }).control).toBe(control);
+    expect(open({ room: { code, control, pass } }).control).toBe(control);
+  });
+
+  it('change the code when a screen is shut out, also where the tablet or another screen has the same address', () => {
+    const host = open({}, new Heard('192.0.2.70'));
+    const join = (code: string) => enter({ kind: 'join', code }, new Heard('192.0.2.70'));
+    const [stays, goes] = [join(host.code), join(host.code)];
+    host.say({ kind: 'shut', to: goes.line.all('joined')[0]?.id });
+    expect(whyOf(goes)).toEqual(['shut out']);
+    const [renewed] = host.line.all('renewed');
+    // A screen is never told the remotes' secret.
+    expect(stays.line.all('moved')).toEqual([{ kind: 'moved', code: renewed?.code ?? '' }]);
+    goes.gone();
+    expect(whyOf(join(host.code))).toEqual(['no such code']);
+    expect(join(renewed?.code ?? '').line.all('joined').length).toBe(1);
+    host.say({ kind: 'show', to: 'w1', showing: { view: 'clock', lane: null, sound: false } });
+    expect([stays.line.all('show').length, goes.line.all('show').length]).toEqual([1, 0]);
+    expect(town.rooms.count().rooms).toBe(1);
   });
 
   it('tell the tablet of many screens at once together', () => {

@@ -28,7 +28,8 @@ export interface Guest {
 }
 
 export interface Room {
-  readonly code: string;
+  /** Another one when a device is shut out. */
+  code: string;
   /** The tablet's own; only it knows it. */
   readonly secret: string;
   /** Given to whoever may control; told to the tablet, and to remotes that are in. */
@@ -40,8 +41,6 @@ export interface Room {
   /** When the tablet was last on the line. */
   seen: number;
   readonly guests: Map<string, Guest>;
-  /** Addresses that were shut out: they stay out for as long as there is the code. */
-  readonly shut: Set<string>;
   next: number;
   /** Whether a list of who is there waits to be told, and when the last was. */
   membersWait: boolean;

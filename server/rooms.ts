@@ -112,7 +112,6 @@ export class Rooms {
     if (hello.kind === 'control' && !(room && isSame(room.control, hello.secret)))
       return this.mistaken(line, 'wrong secret');
     if (!room) return this.mistaken(line, 'no such code');
-    if (room.shut.has(addressOf(line.from))) return this.refuse(line, 'shut out');
     if (room.guests.size >= wallLimits.guests) return this.refuse(line, 'too many');
     return this.join(room, line, hello.kind === 'control' ? 'remote' : 'wall');
   }
@@ -165,7 +164,6 @@ export class Rooms {
       host: line,
       seen: now,
       guests: new Map(),
-      shut: new Set(),
       next: 1,
       membersWait: false,
       membersTold: -Infinity,
@@ -239,23 +237,22 @@ export class Rooms {
   }
 
   /**
-   * Its address stays out, too, unless others of the room are at the same one: windows of one machine, say. A remote's secret is
-   * void from then on; remotes that stay are told the new one.
+   * The code and the remotes' secret are void from then on, so that it cannot come back by what it knows, from whatever address.
+   * Whoever stays is told the new ones.
    */
   private shutOut(room: Room, guest: Guest): void {
-    const addressIn = ({ from }: Line): string => addressOf(from);
-    const from = addressIn(guest.line);
-    const others = [...room.guests.values()].filter((each) => each !== guest);
-    const shared = (room.host && addressIn(room.host) === from) || others.some(({ line }) => addressIn(line) === from);
-    if (!shared) room.shut.add(from);
     this.refuse(guest.line, 'shut out');
     // Out at once: nothing of it goes on while its line is closing.
     room.guests.delete(guest.id);
     tellMembers(room, this.clock);
-    if (guest.role !== 'remote') return;
+    this.rooms.delete(room.code);
+    room.code = this.freshCode(room.code);
     room.control = freshSecret();
-    tellHost(room, { kind: 'renewed', control: room.control, pass: this.passOf(room) });
-    tellGuests(room, { kind: 'secret', control: room.control }, undefined, 'remote');
+    this.rooms.set(room.code, room);
+    const { code, control } = room;
+    tellHost(room, { kind: 'renewed', code, control, pass: this.passOf(room) });
+    tellGuests(room, { kind: 'moved', code }, undefined, 'wall');
+    tellGuests(room, { kind: 'moved', code, control }, undefined, 'remote');
   }
 
   private hearGuest(room: Room, guest: Guest, text: string): void {
@@ -303,10 +300,10 @@ export class Rooms {
     room.host = null;
   }
 
-  private freshCode(): string {
+  private freshCode(not = ''): string {
     for (;;) {
       const code = Array.from({ length: wallLimits.code }, () => codeSigns[randomInt(codeSigns.length)]).join('');
-      if (!this.rooms.has(code)) return code;
+      if (code !== not && !this.rooms.has(code)) return code;
     }
   }
 

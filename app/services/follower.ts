@@ -89,8 +89,8 @@ export class Follower {
   });
 
   private hello: Exclude<Hello, { kind: 'open' }> | null = null;
-  /** The secret that this remote comes back with, where it was changed while it was in. */
-  readonly secret = signal<string | null>(null);
+  /** What this device comes back with, where it was changed while it was in. */
+  readonly moved = signal<Extract<ServerMessage, { kind: 'moved' }> | null>(null);
   private bells: SoundService | null = null;
   private rung = -Infinity;
 
@@ -188,9 +188,8 @@ export class Follower {
       case 'panel':
         this.panel.set(message.panel);
         return;
-      case 'secret':
-        if (this.hello?.kind === 'control') this.hello = { ...this.hello, secret: message.control };
-        this.secret.set(message.control);
+      case 'moved':
+        this.move(message);
         return;
       case 'show':
         this.told.set(message.showing);
@@ -211,6 +210,14 @@ export class Follower {
       default:
         return;
     }
+  }
+
+  /** Another device was removed: the room has a new code, and remotes have a new secret. */
+  private move(moved: Extract<ServerMessage, { kind: 'moved' }>): void {
+    const { code, control } = moved;
+    if (this.hello?.kind === 'control') this.hello = { ...this.hello, code, secret: control ?? this.hello.secret };
+    else if (this.hello) this.hello = { ...this.hello, code };
+    this.moved.set(moved);
   }
 
   /** A live change comes with the whole plan: only what it changes is worked out again. */

@@ -124,10 +124,10 @@ export const serverSchema = z.discriminatedUnion('kind', [
     addresses: z.array(z.string().check(z.maxLength(200))).check(z.maxLength(20)),
   }),
   z.strictObject({ kind: kind('joined'), id: guest }),
-  /** To the tablet: the remotes' secret has changed, since one of them was shut out. */
-  z.strictObject({ kind: kind('renewed'), control: secret, pass }),
-  /** To a remote that stays: the secret it comes back with. */
-  z.strictObject({ kind: kind('secret'), control: secret }),
+  /** To the tablet: its room has another code and another secret for remotes, since a device was shut out. */
+  z.strictObject({ kind: kind('renewed'), code: codeSchema, control: secret, pass }),
+  /** To whoever stays: what it comes back with; the secret to remotes alone. */
+  z.strictObject({ kind: kind('moved'), code: codeSchema, control: z.optional(secret) }),
   /** To a tablet: another page has opened its room. It does not come back by itself. */
   z.strictObject({ kind: kind('replaced') }),
   z.strictObject({ kind: kind('pong'), t0: moment, t1: moment, t2: moment }),

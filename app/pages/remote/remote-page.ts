@@ -87,8 +87,8 @@ export class RemotePage {
     if (hello.success && hello.data.kind !== 'open') this.follower.follow(hello.data);
     // A reload comes back with the secret that is right now.
     effect(() => {
-      const renewed = this.follower.secret();
-      if (renewed !== null) history.replaceState(history.state, '', `#${codeOf(code)}.${renewed}`);
+      const moved = this.follower.moved();
+      if (moved?.control) history.replaceState(history.state, '', `#${moved.code}.${moved.control}`);
     });
     inject(DestroyRef).onDestroy(() => this.follower.end());
   }

@@ -68,6 +68,7 @@ function keep(room: OpenHello | null): void {
   }
 }
 
+const wallAt = (base: string, code: string): string => `${base}/wall/${code}`;
 const remoteAt = (base: string, code: string, control: string): string => `${base}/remote#${code}.${control}`;
 /** Held by the tab that has the room. */
 const lockName = (code: string): string => `keen-tempo room ${code}`;
@@ -245,7 +246,7 @@ export class Walls {
         this.presses.add(message.press);
         return;
       case 'renewed':
-        this.renewSecret(message);
+        this.move(message);
         return;
       case 'replaced':
         this.letLockGo();
@@ -272,18 +273,20 @@ export class Walls {
     const base = isHere ? (addresses[0] ?? location.origin) : location.origin;
     this.opened.set({
       code,
-      wall: `${base}/wall/${code}`,
+      wall: wallAt(base, code),
       remote: remoteAt(base, code, control),
       reachable: !isHere || addresses.length > 0,
     });
   }
 
-  private renewSecret({ control, pass }: Extract<ServerMessage, { kind: 'renewed' }>): void {
+  /** A device was removed: the others go on under a new code, which is kept before anything else. */
+  private move({ code, control, pass }: Extract<ServerMessage, { kind: 'renewed' }>): void {
     const opened = this.opened();
     if (!opened) return;
-    const { code } = opened;
     this.remember({ code, control, pass });
-    this.opened.set({ ...opened, remote: remoteAt(new URL(opened.remote).origin, code, control) });
+    this.holdLock(code);
+    const base = new URL(opened.wall).origin;
+    this.opened.set({ ...opened, code, wall: wallAt(base, code), remote: remoteAt(base, code, control) });
   }
 
   private remember(room: NonNullable<OpenHello['room']>): void {

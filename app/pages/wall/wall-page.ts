@@ -1,3 +1,4 @@
+import { Location } from '@angular/common';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -74,6 +75,12 @@ export class WallPage {
     effect(() => {
       const told = this.follower.told();
       if (told) this.wanted.set(told);
+    });
+    // A reload comes back with the code that is right now.
+    const location = inject(Location);
+    effect(() => {
+      const moved = this.follower.moved();
+      if (moved) location.replaceState(`/wall/${moved.code}`);
     });
     effect(() => this.follower.show(this.showing()));
     inject(DestroyRef).onDestroy(() => this.follower.end());
