@@ -41,6 +41,29 @@ describe('bags told the truth', () => {
     expect(whats('bag', 'lane: pads, 2 places', ...one)).toEqual([]);
   });
 
+  it('every reason is told: no low kicks beside no circling', () => {
+    const [what = ''] = whats(
+      'bag',
+      'lane: heavy, 2 places, quarter, no low kicks',
+      'bag: heavy',
+      'round 2:00: 1 lk ci',
+    );
+    expect(what).toContain('no room to move around the heavy bag');
+    expect(what).toMatch(/low kick/i);
+  });
+
+  it('what another answer of Where coaches differ would allow is named, and one press chooses it', () => {
+    const body = ['bag: double-end', 'round 2:00: 1 2b'];
+    const [finding] = found('bag', ...body);
+    expect(finding?.what).toContain('“Body shots on the double-end bag: ');
+    const sheet = sheetOf(...body);
+    const chosen = finding?.mends.at(-1)?.edit(sheet);
+    expect(chosen?.schools).toEqual({ bodyOnDoubleEnd: 'lower cord' });
+    expect(chosen && findings(chosen).filter(({ kind }) => kind === 'bag')).toEqual([]);
+    // A hook that nothing brings back fits by no answer.
+    expect(whats('bag', 'bag: double-end', 'round 2:00: 1 2 3')[0]).not.toContain('Where coaches differ');
+  });
+
   it('advice to hit the body is only given where a bag takes it', () => {
     const mend = (...lines: string[]) => found('target', ...lines).map((each) => each.mend)[0] ?? '';
     expect(mend('bag: heavy', 'round 3:00 nonstop: 1 2 3 2')).toContain('add a b to some punches');

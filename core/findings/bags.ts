@@ -1,5 +1,5 @@
 import { fittingStages } from '../adapting/adapt-sheet';
-import type { Conditions, Schools } from '../bags/conditions';
+import { usualSchools, type Conditions, type Schools } from '../bags/conditions';
 import { natureOf, shownBag, type BagNature } from '../bags/kinds';
 import { fitToBag, type BagFit } from '../bags/fit';
 import { moveKind } from '../moves/catalogue';
@@ -11,6 +11,7 @@ import { writeCombination } from '../notation/write';
 import { lanesOf } from '../lanes/lanes';
 import { changePiece } from '../sheet/edit';
 import type { Block, Piece, PieceOf, Sheet } from '../sheet/schema';
+import { schools } from '../sheet/schools';
 import { isOnLanes } from '../timeline/bags-of';
 import { pieceName } from '../timeline/piece-name';
 import { schoolsOf } from '../timeline/schools-of';
@@ -73,6 +74,21 @@ function stageFinding(met: Met, piece: PieceOf<'build'>): Pick<Finding, 'what' |
   };
 }
 
+/** The one answer where coaches differ that would let a combination stand as it is; null where none does. */
+function allowedBy(combination: Combination, met: Met): { readonly name: string; readonly mend: Mend } | null {
+  const { nature, conditions } = met;
+  for (const school of schools)
+    for (const { name, means } of school.answers) {
+      const others = { ...conditions, schools: { ...usualSchools, ...conditions.schools, ...means } };
+      const there: Met = { ...met, conditions: others, key: JSON.stringify([nature, others]) };
+      if (fitOf(combination, there).verdict !== 'fits') continue;
+      const whole = `${school.name}: ${name}`;
+      const edit = (now: Sheet): Sheet => ({ ...now, schools: { ...now.schools, ...means } });
+      return { name: whole, mend: { label: `Choose ${whole}`, edit } };
+    }
+  return null;
+}
+
 function pieceFit(
   met: Met,
   piece: PieceOf<'combination'> | PieceOf<'build'>,
@@ -83,10 +99,13 @@ function pieceFit(
     const fit = fitOf(read.value, met);
     if (fit.verdict === 'fits') continue;
     const adapted = fit.adapted && writeCombination(fit.adapted);
+    const allowed = allowedBy(read.value, met);
+    // Whatever is adapted has its reason; what is not has its reason and what to do instead.
+    const why = (adapted ? fit.reasons.join('; ') : fit.reasons[0]) ?? `not suited to the ${shownBag(met.bag)}`;
     return {
-      what: fit.reasons[0] ?? `not suited to the ${shownBag(met.bag)}`,
+      what: allowed ? `${why}; “${allowed.name}” under Where coaches differ would allow it` : why,
       mend: adapted ? `use ${adapted}` : (fit.reasons[1] ?? 'use another bag'),
-      mends: adapted ? [take(piece, adapted)] : [],
+      mends: [...(adapted ? [take(piece, adapted)] : []), ...(allowed ? [allowed.mend] : [])],
     };
   }
   return piece.kind === 'build' ? stageFinding(met, piece) : null;

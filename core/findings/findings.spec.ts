@@ -272,3 +272,23 @@ describe('a timeline with stances and drills', () => {
     expect(drill?.drillCalls.length).toBeGreaterThan(8);
   });
 });
+
+// That hard work wants a cool-down: trade page, section 6; from two minutes of it on (house value).
+describe('a cool-down', () => {
+  const kinds = (text: string): string[] => findings(readTempoText(text).sheet).map(({ kind }) => kind);
+
+  it('is asked for after two minutes of hard work, and added by one press', () => {
+    expect(kinds('round 2:00 "a"\n  2:00 strong: 1 2')).toContain('no cool-down');
+    expect(kinds('round 2:00\n  1:59 strong: 1 2\n  0:01 easy: 1')).not.toContain('no cool-down');
+    expect(kinds('round 2:00: 1 2')).not.toContain('no cool-down');
+    const { sheet } = readTempoText('round 2:00\n  2:00 strong: 1 2');
+    const mended = findings(sheet)
+      .find(({ kind }) => kind === 'no cool-down')
+      ?.mends[0]?.edit(sheet);
+    expect(mended?.blocks.map(({ kind, ms }) => [kind, ms])).toEqual([
+      ['round', 120_000],
+      ['cool-down', 180_000],
+    ]);
+    expect(mended && findings(mended).map(({ kind }) => kind)).not.toContain('no cool-down');
+  });
+});

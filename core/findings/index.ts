@@ -15,7 +15,14 @@ import { focusFindings, gearFindings } from './said';
 import { laneFindings } from './lanes';
 import { stanceFindings } from './stances';
 import { buildFindings, lengthFindings, sayFindings, seamFindings, unreadFindings } from './pieces';
-import { allOutFindings, balanceFindings, goalFindings, restFindings, warmUpFindings } from './training';
+import {
+  allOutFindings,
+  balanceFindings,
+  coolDownFindings,
+  goalFindings,
+  restFindings,
+  warmUpFindings,
+} from './training';
 
 export type { Finding, Mend } from './finding';
 
@@ -74,6 +81,7 @@ export function findings(
     ...goalFindings(checked, places),
     ...announcedFindings(checked, places),
     ...warmUpFindings(checked),
+    ...coolDownFindings(checked),
     ...restFindings(checked, places),
     ...crowdedRestFindings(checked),
     ...crowdedCallFindings(checked),

@@ -20,7 +20,7 @@ function overruledFindings({ sheet }: Checked, places: readonly Place[], schools
           level: 'note',
           kind: 'overruled',
           where: `${name}, ${shownBag(bag)} station`,
-          what: `you chose to keep ${text}: ${reasons[0] ?? ''}`,
+          what: `you chose to keep ${text}: ${reasons.join('; ')}`,
           mend: 'keep it, or choose the adapted version under Stations',
           blockId: block.id,
           pieceId: piece.id,

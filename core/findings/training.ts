@@ -11,6 +11,9 @@ import type { Checked, Finding, Mend, Place } from './finding';
 
 // General exercise guidance asks for 5 to 10 minutes (trade page, section 6, published, from memory).
 const warmUpMs: Milliseconds = 300_000;
+/** So much hard work wants a cool-down, and of what length (house values; that it wants one: trade page, section 6). */
+const hardMs: Milliseconds = 120_000;
+const coolDownMs: Milliseconds = 180_000;
 /** Longest stretch all-out before a lighter one: the trade's hard/easy sets work a minute (common practice, no source). */
 const allOutMs: Milliseconds = 60_000;
 /** A round this long wants a rest behind it (house value). */
@@ -21,7 +24,7 @@ const leastSide = 0.35;
 const leastTarget = 0.05;
 const enoughStrikes = 100;
 
-function freshBlock(sheet: Sheet, kind: 'warm-up' | 'rest', ms: Milliseconds): Block {
+function freshBlock(sheet: Sheet, kind: 'warm-up' | 'rest' | 'cool-down', ms: Milliseconds): Block {
   return { id: unusedId(sheet, kind), kind, ms, pieces: [] };
 }
 
@@ -82,6 +85,28 @@ function isHard(leaf: Leaf): boolean {
 
 function isAllOut(leaf: Leaf): boolean {
   return leaf.effort === 'all-out' || (typeof leaf.effort === 'number' && leaf.effort >= 95);
+}
+
+/** Hard work in rounds with nothing easy after it. */
+export function coolDownFindings({ sheet, timeline }: Checked): Finding[] {
+  if (sheet.blocks.some((block) => block.kind === 'cool-down')) return [];
+  const hard = timeline.leaves.reduce((sum, leaf) => sum + (leaf.block === 'round' && isHard(leaf) ? leaf.ms : 0), 0);
+  if (hard < hardMs) return [];
+  return [
+    {
+      level: 'note',
+      kind: 'no cool-down',
+      where: 'Sheet',
+      what: `there is no cool-down after ${sayClock(hard)} of hard work`,
+      mend: 'add a cool-down at the end',
+      mends: [
+        {
+          label: `Add a cool-down of ${sayClock(coolDownMs)}`,
+          edit: (now) => addBlock(now, freshBlock(now, 'cool-down', coolDownMs), null),
+        },
+      ],
+    },
+  ];
 }
 
 /** A round that runs into the next one without a rest. */

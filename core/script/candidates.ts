@@ -6,7 +6,7 @@ import type { Milliseconds, SessionTime } from '../units';
 import { bellPhrase, phraseOf, phrases, worded, type Speech } from './speech';
 import { leastGap, longestForm, type Call, type Candidate, type Dropped } from './call';
 import { makerFor } from './candidate';
-import { countDown } from './clock-calls';
+import { countDown, kindTimeOf } from './clock-calls';
 import type { FocusTrail } from './focus';
 import { breakNews } from './gear';
 import { usualOptions, type CallOptions } from './options';
@@ -162,7 +162,9 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
       return;
     }
     const begins = index === 0 ? overview(timeline, title, options) : null;
-    const made = passCalls({ pass, before, next, news: here, stood, lastWork, rounds, begins }, trail, options);
+    const kind = kindTimeOf(passes, index);
+    const place = { pass, before, next, news: here, stood, lastWork, rounds, kind, begins };
+    const made = passCalls(place, trail, options);
     all.push(...made.candidates);
     trail = made.trail;
     if (pass.block === 'rest') return;

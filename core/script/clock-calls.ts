@@ -57,7 +57,9 @@ export function countDown(end: SessionTime, from: number, make: Maker): Candidat
 /** The count that leads out of a pass, where it has the time: of work, and of whatever stands before a round. */
 export function countOut(pass: Pass, next: Pass | undefined, make: Maker, options: CallOptions): Candidate[] {
   const { countFrom, blockClock } = options;
-  const counted = pass.isRound || next?.isRound === true || (pass.isWork && blockClock === 'all');
+  // Core, conditioning and cool-down are counted in as a round is, unless the coach wants their names alone.
+  const counted =
+    pass.isRound || next?.isRound === true || ((pass.isWork || next?.isWork === true) && blockClock === 'all');
   return counted && pass.end - pass.at > countFrom * 1000 + 1000 ? countDown(pass.end, countFrom, make) : [];
 }
 
@@ -140,16 +142,32 @@ function nextExercises(pass: Pass, make: Maker, { speech }: CallOptions): Candid
   });
 }
 
+/** The time of all blocks of one kind that follow each other, as two warm-ups do: their half and their end are told once. */
+export interface KindTime {
+  readonly at: SessionTime;
+  readonly end: SessionTime;
+}
+
+/** The time of a pass and its neighbours of the same kind. `kindTimeOf(passesOf(timeline), 0).end` */
+export function kindTimeOf(passes: readonly Pass[], index: number): KindTime {
+  const kind = passes[index]?.block;
+  let [first, last] = [index, index];
+  while (passes[first - 1]?.block === kind && passes[first - 1]?.open === false) first -= 1;
+  while (passes[last + 1]?.block === kind && passes[last + 1]?.open === false) last += 1;
+  return { at: passes[first]?.at ?? 0, end: passes[last]?.end ?? 0 };
+}
+
 /** The clock of work outside rounds: half of it, the last ten seconds, what comes next; wordings of its own. */
-export function blockClock(pass: Pass, make: Maker, options: CallOptions): Candidate[] {
+export function blockClock(pass: Pass, kind: KindTime, make: Maker, options: CallOptions): Candidate[] {
   const { speech } = options;
   if (options.blockClock === 'names') return [];
   const length = pass.end - pass.at;
   const [leaf] = pass.leaves;
   const block = plain((leaf ? blockWords[leaf.block] : '').toLowerCase());
-  const half = pass.at + length / 2;
+  const half = (kind.at + kind.end) / 2;
+  const isHere = pass.at <= half && half < pass.end;
   return [
-    ...(length >= halfOfBlockFrom
+    ...(isHere && kind.end - kind.at >= halfOfBlockFrom
       ? [make.within('time', half, half + lateTime, worded(speech, 'block half', { block }))]
       : []),
     ...(length >= tenFrom ? [make.exactly('count', pass.end - 10_000, worded(speech, 'block ten').full, 'ten')] : []),

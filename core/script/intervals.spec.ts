@@ -60,3 +60,37 @@ describe('a round of hard and easy pieces', () => {
     expect(counts('0:09')).toEqual([]);
   });
 });
+
+// Trade page, section 15: work outside rounds has a clock of its own, once for all blocks of a kind.
+describe('the clock of blocks of one kind that follow each other', () => {
+  const sheet = readTempoText(
+    [
+      ...['warm-up 1:00: skipping', 'warm-up 1:00: arm circles', 'warm-up 2:00: hip circles'],
+      ...['core 1:00: plank', 'rest 0:30', 'core 1:00: bridge', 'cool-down 1:00: stretch'],
+    ].join('\n'),
+  ).sheet;
+  const said = (part: RegExp): [number, string][] =>
+    scriptOf(sheet).calls.flatMap(({ at, say }) => (part.test(say) ? [[Math.floor(at / 1000), say]] : []));
+
+  it('tells their half once, and that they are done after the last of them', () => {
+    const halves = said(/^half/i).flatMap(([at]) => (at < 240 ? [at] : []));
+    // Behind the name of the third block, which begins at that moment.
+    expect(halves).toEqual([121]);
+    const { calls, dropped } = scriptOf(sheet);
+    const done = [...calls, ...dropped].flatMap(({ say, opens }) => (say === 'Warm-up done' ? [opens] : []));
+    expect(done).toEqual([240_000]);
+  });
+
+  it('begins a rest with that it is done, then in order: water, breathing, what comes', () => {
+    const rested = readTempoText('warm-up 2:00: skipping\nrest 0:20\ncore 1:00: plank').sheet;
+    const calls = scriptOf(rested).calls.filter(({ at }) => at >= 120_000 && at < 130_000);
+    expect(calls.map(({ say }) => say)).toEqual([
+      ...['Warm-up done', 'Rest. Water', 'Breathe in for two, out for four', 'Next, Core: plank'],
+    ]);
+  });
+
+  it('counts into core after a rest, and into cool-down', () => {
+    const counts = said(/^(three|two|one)$/i).map(([at]) => at);
+    expect(counts).toEqual(jasmine.arrayContaining([327, 328, 329, 387, 388, 389]));
+  });
+});

@@ -3,7 +3,17 @@ import type { Pass } from '../timeline/passes';
 import type { Milliseconds, SessionTime } from '../units';
 import { bellMs, byWindow, leastGap, type Candidate } from './call';
 import { makerFor } from './candidate';
-import { blockClock, blockEnd, countOut, endBell, leadOuts, passPlace, roundClock, sessionEnd } from './clock-calls';
+import {
+  blockClock,
+  blockEnd,
+  countOut,
+  endBell,
+  leadOuts,
+  passPlace,
+  roundClock,
+  sessionEnd,
+  type KindTime,
+} from './clock-calls';
 import type { FocusTrail } from './focus';
 import { focusCalls } from './focus-calls';
 import { intervalsOf } from './intervals';
@@ -59,6 +69,8 @@ export interface PassPlace {
   readonly lastWork: Leaf | undefined;
   /** Rounds before it. */
   readonly rounds: number;
+  /** From when to when work of its kind goes on. */
+  readonly kind: KindTime;
   /** What the whole session is, where it begins with this pass. */
   readonly begins: Words | null;
 }
@@ -70,20 +82,16 @@ export interface PassCalls {
 }
 
 /** Everything that would be good to say in one pass of work. */
-function workCalls(
-  pass: Pass,
-  next: Pass | undefined,
-  trail: FocusTrail,
-  rounds: number,
-  options: CallOptions,
-): Candidate[] {
+function workCalls({ pass, next, kind, ...place }: PassPlace, trail: FocusTrail, options: CallOptions): Candidate[] {
+  const rounds = pass.isRound ? place.rounds + 1 : place.rounds;
   const make = makerFor(passPlace(pass), options.speech);
-  const out = pass.isRound ? roundClock(pass, make, rounds, options) : blockClock(pass, make, options);
+  const out = pass.isRound ? roundClock(pass, make, rounds, options) : blockClock(pass, kind, make, options);
   out.push(...countOut(pass, next, make, options), ...leadOuts(pass, make, options));
   if (pass.isRound) out.push(...focusCalls(pass, trail, options));
   // One bell serves both rounds; before an open break it stands among what is said there.
   if (pass.isRound && next?.isRound !== true && next?.open !== true) out.push(endBell(pass, options));
-  if (!pass.isRound && next && !next.isRound && !next.open && options.blockClock === 'all')
+  const isLast = kind.end === pass.end;
+  if (!pass.isRound && isLast && next && !next.isRound && !next.open && options.blockClock === 'all')
     out.push(blockEnd(pass, options));
   if (!next) out.push(sessionEnd(pass, options));
   return out;
@@ -176,11 +184,11 @@ function leavesCalls({ pass, before, next, stood, lastWork }: PassPlace, options
 }
 
 function workedOut(place: PassPlace, trail: FocusTrail, options: CallOptions): Candidate[] {
-  const { pass, next, news, rounds, begins } = place;
+  const { pass, next, news, begins } = place;
   const told = pass.isWork
-    ? workCalls(pass, next, trail, pass.isRound ? rounds + 1 : rounds, options)
+    ? workCalls(place, trail, options)
     : countOut(pass, next, makerFor(passPlace(pass), options.speech), options);
-  if (pass.block === 'rest') return [...restCalls(pass, next, news, told.length > 0, options), ...told];
+  if (pass.block === 'rest') return [...restCalls(pass, place.before, next, news, told.length > 0, options), ...told];
   return [
     ...told,
     ...(begins && !pass.isRound
@@ -222,7 +230,7 @@ const remembered = new WeakMap<Pass, Remembered>();
  * @example passCalls(place, new Map(), options).candidates[0].kind // "bell"
  */
 export function passCalls(place: PassPlace, trail: FocusTrail, options: CallOptions): PassCalls {
-  const { pass, before, next, news, stood, lastWork, rounds, begins } = place;
+  const { pass, before, next, news, stood, lastWork, rounds, kind, begins } = place;
   const by = [
     options,
     before,
@@ -233,6 +241,8 @@ export function passCalls(place: PassPlace, trail: FocusTrail, options: CallOpti
     stood.stance,
     lastWork,
     rounds,
+    kind.at,
+    kind.end,
     begins?.full.say,
   ];
   const known = remembered.get(pass);

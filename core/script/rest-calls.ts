@@ -4,13 +4,14 @@ import type { Pass } from '../timeline/passes';
 import type { Milliseconds, SessionTime } from '../units';
 import { bellMs, leastGap, longestForm, worthOfKind, shareOf, type Call, type Candidate, type Phrase } from './call';
 import { makerFor, type Maker } from './candidate';
-import { passPlace } from './clock-calls';
+import { blockEnd, passPlace } from './clock-calls';
 import { leafPlace, ownCalls } from './leaf-calls';
 import { leafWords, passName } from './leaf-words';
 import type { CallOptions } from './options';
 import { numberWord } from '../number-words';
 import { capital, joined, plain, type Saying } from './saying';
 import { sayCombination } from './say-combination';
+import { startGrid } from './solve';
 import { phrases, worded, type Speech, type Words } from './speech';
 
 /** What a rest is about: gloves to put on or off in it, and a bag that is another one than before. */
@@ -230,12 +231,19 @@ function inOrder(
   });
 }
 
+/** Time of the words that a block of work ends with, where no bell does. */
+function saidFirst(before: Pass, options: CallOptions): Milliseconds {
+  const ends = options.blockClock === 'all' ? longestForm(blockEnd(before, options)) : 0;
+  return Math.max(afterBell, Math.ceil((ends + leastGap) / startGrid) * startGrid);
+}
+
 /**
  * What would be good to say in a rest, in the order that people can follow: rest and water, gloves, the change of lanes,
  * breathing, and last what comes next; once more in short before the count where there is time. The count is not among them.
  */
 export function restCalls(
   pass: Pass,
+  before: Pass | undefined,
   next: Pass | undefined,
   news: RestNews,
   counts: boolean,
@@ -243,7 +251,7 @@ export function restCalls(
 ): Candidate[] {
   const { speech, countFrom } = options;
   const make = makerFor(passPlace(pass), speech);
-  const from = pass.at + afterBell;
+  const from = pass.at + (before?.isWork && !before.isRound ? saidFirst(before, options) : afterBell);
   const until = pass.end - (counts ? countFrom * 1000 + clearOfEnd : clearOfEnd);
   const items = restItems(pass, next, news, options);
   const out = [...inOrder(items, from, until, make, speech)];

@@ -23,10 +23,10 @@ describe('the sounds of a session', () => {
     ]);
   });
 
-  it('are one bell between rounds that follow each other, and none behind a rest', () => {
+  it('are one bell between rounds that follow each other, and none behind a rest, which is counted out', () => {
     expect(heard('round 0:20: 1 2', 'round 0:20: 1 2', 'rest 0:20', 'core 0:30', '  0:10/0:05 x2 plank')).toEqual([
       ...[...counted(-3, -2, -1), '0 start bell', '10 ten', ...counted(17, 18, 19), '20 start bell', '30 ten'],
-      ...[...counted(37, 38, 39), '40 end bell', '60 change', ...counted(67, 68, 69)],
+      ...[...counted(37, 38, 39), '40 end bell', ...counted(57, 58, 59), '60 change', ...counted(67, 68, 69)],
       ...['70 change', '75 change', '80 ten', ...counted(82, 83, 84), '85 change', ...counted(87, 88, 89)],
     ]);
   });

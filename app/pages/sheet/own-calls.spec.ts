@@ -36,6 +36,12 @@ describe('the coach’s own calls of a block', () => {
     type(host, 'When call 2 is made', '0:10');
     await fixture.whenStable();
     expect(said()).toEqual(['10 Last ones, sharp', '20 Hands up']);
+    host.querySelector<HTMLElement>('[aria-label="When call 1 is made"]')?.click();
+    await fixture.whenStable();
+    // At the very beginning, too.
+    type(host, 'When call 1 is made', '0:00');
+    await fixture.whenStable();
+    expect(said()).toEqual(['0 Last ones, sharp', '20 Hands up']);
     host.querySelector<HTMLElement>('[aria-label="Remove call 1"]')?.click();
     await fixture.whenStable();
     expect(said()).toEqual(['20 Hands up']);
@@ -47,9 +53,19 @@ describe('the coach’s own calls of a block', () => {
     press(host, 'Add a call');
     await fixture.whenStable();
     expect(said()).toEqual(['178 Nearly there', '179 Your words']);
+    expect(document.activeElement?.getAttribute('aria-label')).toBe('Call 2');
     type(host, 'Call 1', ' ');
     await fixture.whenStable();
     expect(said()).toEqual(['179 Your words']);
+    fixture.destroy();
+  });
+
+  it('take the keys where they come to stand, before one that lies beyond the end of its block', async () => {
+    const { fixture, host, said } = await setUp([{ words: 'Too late', atMs: 400_000 }]);
+    press(host, 'Add a call');
+    await fixture.whenStable();
+    expect(said()).toEqual(['179 Your words', '400 Too late']);
+    expect(document.activeElement?.getAttribute('aria-label')).toBe('Call 1');
     fixture.destroy();
   });
 });

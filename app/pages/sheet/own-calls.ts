@@ -21,6 +21,7 @@ const apartMs = 15_000;
         @if (block().ms !== null) {
           <kt-clock-field
             [ms]="say.atMs"
+            [least]="0"
             [label]="'When call ' + ($index + 1) + ' is made'"
             (changed)="change($index, { atMs: $event })"
           />
@@ -79,8 +80,10 @@ export class OwnCalls {
   protected add(): void {
     const [last, length] = [this.says().at(-1)?.atMs, this.block().ms];
     const atMs = Math.min(last === undefined ? 0 : last + apartMs, Math.max(0, (length ?? apartMs) - 1000));
-    this.fresh.set(this.says().length);
-    this.put([...this.says(), { words: 'Your words', atMs }]);
+    const says = this.says();
+    // It stands behind those that are made before it or with it, which may lie beyond the block's end.
+    this.fresh.set(says.filter((say) => say.atMs <= atMs).length);
+    this.put([...says, { words: 'Your words', atMs }]);
   }
 
   private put(says: readonly Say[]): void {

@@ -16,7 +16,7 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { MatButtonModule } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
-import { readClock, sayClock, type Milliseconds } from '../../../core/index';
+import { readTime, sayClock, type Milliseconds } from '../../../core/index';
 import { followingControl } from './following-control';
 import { fieldLook } from './field-look';
 
@@ -88,6 +88,8 @@ export class ClockField {
   private readonly injector = inject(Injector);
   readonly ms = input.required<Milliseconds>();
   readonly label = input.required<string>();
+  /** Zero where a moment is meant, not a length. */
+  readonly least = input<Milliseconds>(1000);
   /** Text until it is pressed; else always a field with its label. */
   readonly folded = input(true, { transform: booleanAttribute });
   readonly changed = output<Milliseconds>();
@@ -97,8 +99,13 @@ export class ClockField {
   private readonly button = viewChild('button', { read: ElementRef });
   protected readonly shown = computed(() => sayClock(this.ms()));
   protected readonly control = followingControl('', this.shown, ({ value }) =>
-    readClock(String(value ?? '')) === null ? { mend: 'Enter m:ss, for example 1:30' } : null,
+    this.read(String(value ?? '')) === null ? { mend: 'Enter m:ss, for example 1:30' } : null,
   );
+
+  private read(text: string): Milliseconds | null {
+    const ms = readTime(text);
+    return ms !== null && ms >= this.least() ? ms : null;
+  }
 
   protected unfold(): void {
     this.open.set(true);
@@ -106,7 +113,7 @@ export class ClockField {
   }
 
   protected commit(): void {
-    const ms = readClock(this.control.value);
+    const ms = this.read(this.control.value);
     if (ms === null) return;
     this.control.markAsPristine();
     if (ms === this.ms()) this.control.setValue(this.shown());
@@ -137,8 +144,8 @@ export class ClockField {
 
   protected nudge(event: Event, by: Milliseconds): void {
     event.preventDefault();
-    const from = readClock(this.control.value) ?? this.ms();
+    const from = this.read(this.control.value) ?? this.ms();
     this.control.reset(this.shown());
-    this.changed.emit(Math.max(1000, from + by));
+    this.changed.emit(Math.max(this.least(), from + by));
   }
 }

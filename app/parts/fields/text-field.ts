@@ -1,5 +1,5 @@
 import {
-  afterNextRender,
+  afterRenderEffect,
   booleanAttribute,
   ChangeDetectionStrategy,
   Component,
@@ -99,7 +99,8 @@ export class TextField {
 
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef);
-    afterNextRender(() => {
+    // Also where a field that stands already becomes the one to write in.
+    afterRenderEffect(() => {
       if (!this.focused()) return;
       const field = host.nativeElement.querySelector<HTMLInputElement | HTMLTextAreaElement>('input, textarea');
       field?.focus();
