@@ -81,6 +81,14 @@ function rhythmWords({ row, touches, words }: Leaf, speech: Speech): Words {
   return words ? { full: joined([plain(words), said.full], '. '), short: plain(words) } : said;
 }
 
+/** A calls drill with the coach's own words before it; where there is no time for both, those alone. */
+function drillWords({ words }: Leaf, said: Words): Words {
+  if (!words) return said;
+  const own = capital(plain(words));
+  const before = (saying: Saying): Saying => joined([own, saying], '. ');
+  return { long: before(said.full), full: before(said.short ?? said.full), short: own };
+}
+
 /** Where nothing but the block's own name can be said: its title, or what it is. */
 function nameWords({ title, block, round }: Leaf): Saying {
   if (title) return plain(title);
@@ -95,7 +103,7 @@ export function leafWords(leaf: Leaf, speech: Speech): Words {
     case 'change-over':
       return worded(speech, 'switch stance');
     case 'calls':
-      return leaf.drill ? worded(speech, `${leaf.drill.kind} drill`) : { full: nameWords(leaf) };
+      return leaf.drill ? drillWords(leaf, worded(speech, `${leaf.drill.kind} drill`)) : { full: nameWords(leaf) };
     case 'rhythm':
       return rhythmWords(leaf, speech);
     case 'pause':

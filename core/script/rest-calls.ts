@@ -33,9 +33,9 @@ const clearOfEnd: Milliseconds = 500;
 function workOf(leaf: Leaf, speech: Speech): Saying {
   if (leaf.combination) return sayCombination(leaf.combination, speech);
   if (leaf.doing === 'unplanned' || (leaf.doing === 'free' && leaf.block === 'round')) return plain('free');
-  if (leaf.words) return plain(leaf.words);
-  const { full, short } = leafWords(leaf, speech);
-  return leaf.doing === 'calls' ? full : (short ?? full);
+  const { long, full, short } = leafWords(leaf, speech);
+  if (leaf.doing === 'calls') return long ?? full;
+  return leaf.words ? plain(leaf.words) : (short ?? full);
 }
 
 /** Parts of a round that are named before it, and how long that may take (house values). */

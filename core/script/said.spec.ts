@@ -120,6 +120,15 @@ describe('a calls drill', () => {
     expect(explained && explained.at + explained.ms <= (first?.at ?? 0)).toBeTrue();
   });
 
+  it('begins with the coach’s own words, which stay where there is no time for ours', () => {
+    const drill = (words: string): string[] =>
+      said(['rest 0:30', 'round 1:00', `  1:00 ${words}: call go 2`], ['new']).map((each) => each.replace(/^\d+ /, ''));
+    expect(drill('stand on the spot')[0]).toBe('Stand on the spot. Go drill');
+    expect(drill('hands high and light on your feet')[0]).toBe('Hands high and light on your feet');
+    const [rest] = said(['rest 0:30', 'round 1:00', '  1:00 stand on the spot: call go 2'], ['preview']);
+    expect(rest).toContain('Stand on the spot. Go drill: fast hands on go.');
+  });
+
   it('has the lead in its timeline, so that counts and calls agree', () => {
     const leaf = compile(readTempoText(lines.join('\n')).sheet).leaves.at(-1);
     expect(leaf?.drillCalls.length).toBeGreaterThan(5);
