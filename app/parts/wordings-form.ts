@@ -18,6 +18,9 @@ import { FocusField } from './focus-field';
 import { ChoiceField, type Choice } from './fields/choice-field';
 import { TextField } from './fields/text-field';
 
+/** The choice of whoever leaves to us how strikes are called. */
+const usually = 'usual';
+
 /** The phrasebook: every wording in full and short, technique focuses, praise. */
 @Component({
   selector: 'kt-wordings-form',
@@ -69,9 +72,10 @@ import { TextField } from './fields/text-field';
     />
     <kt-choice-field
       label="Strikes are called"
-      [value]="wordings().strikesAs"
+      class="wide"
+      [value]="wordings().strikesAs ?? usually"
       [choices]="strikesAs"
-      (put)="changed.emit({ ...wordings(), strikesAs: $event })"
+      (put)="changed.emit({ ...wordings(), strikesAs: $event === usually ? undefined : $event })"
     />
     <mat-checkbox
       [checked]="wordings().sides ?? false"
@@ -83,6 +87,9 @@ import { TextField } from './fields/text-field';
     :host {
       display: grid;
       gap: var(--space-2);
+    }
+    .wide {
+      width: 100%;
     }
     .row {
       display: grid;
@@ -103,8 +110,9 @@ export class WordingsForm {
   readonly focusesChanged = output<readonly TechniqueFocus[]>();
 
   protected readonly words = wordsSchema;
-  protected readonly strikesAs: readonly Choice<StrikeWords | undefined>[] = [
-    { value: undefined, name: 'by number; for beginners by both at first' },
+  protected readonly usually = usually;
+  protected readonly strikesAs: readonly Choice<StrikeWords | typeof usually>[] = [
+    { value: usually, name: 'by number; for beginners by both at first' },
     { value: 'numbers', name: 'by number' },
     { value: 'names', name: 'by name' },
     { value: 'both', name: 'by number and name' },

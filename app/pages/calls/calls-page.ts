@@ -71,6 +71,9 @@ const speakers: Readonly<Record<Settings['voice'], string>> = {
   device: 'This device’s voice, if it has one',
   none: 'No voice',
 };
+/** The choice of a sheet that leaves how much is called to the coach's settings. */
+const asInSettings = 'settings';
+
 /** The script of a sheet: what is said when, what is not, in whose words; to be changed, heard and taken out as a file. */
 @Component({
   selector: 'kt-calls-page',
@@ -167,8 +170,8 @@ export class CallsPage {
     return `${speakers[voice]}; countdown from ${countFrom}.`;
   });
   /** How much is called in this session; as the settings say where the sheet says nothing. */
-  protected readonly talkChoices = computed((): readonly Choice<Talk | undefined>[] => [
-    { value: undefined, name: `as in Settings: ${talkNames[this.settings.settings().talk]}` },
+  protected readonly talkChoices = computed((): readonly Choice<Talk | typeof asInSettings>[] => [
+    { value: asInSettings, name: `as in Settings: ${talkNames[this.settings.settings().talk]}` },
     ...talks.map((value) => ({ value, name: talkNames[value] })),
   ]);
   protected readonly quiet = computed(() => this.editor.sheet()?.calls?.quiet ?? []);
@@ -190,7 +193,13 @@ export class CallsPage {
     if (leaf) script.scrollTop = (leaf.at / 1000) * this.scale();
   }
 
-  protected putCalls(change: Partial<SheetCalls>): void {
+  protected readonly talk = computed(() => this.editor.sheet()?.calls?.talk ?? asInSettings);
+
+  protected putTalk(talk: Talk | typeof asInSettings): void {
+    this.putCalls({ talk: talk === asInSettings ? undefined : talk });
+  }
+
+  private putCalls(change: Partial<SheetCalls>): void {
     this.editor.apply((sheet) => ({ ...sheet, calls: { ...sheet.calls, ...change } }));
   }
 
