@@ -19,7 +19,7 @@ import { ChoiceField, type Choice } from './fields/choice-field';
 import { TextField } from './fields/text-field';
 
 /** The choice of whoever leaves to us how strikes are called. */
-const usually = 'usual';
+const usually = 'usual' as const;
 
 /** The phrasebook: every wording in full and short, technique focuses, praise. */
 @Component({

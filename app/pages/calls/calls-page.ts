@@ -72,7 +72,7 @@ const speakers: Readonly<Record<Settings['voice'], string>> = {
   none: 'No voice',
 };
 /** The choice of a sheet that leaves how much is called to the coach's settings. */
-const asInSettings = 'settings';
+const asInSettings = 'settings' as const;
 
 /** The script of a sheet: what is said when, what is not, in whose words; to be changed, heard and taken out as a file. */
 @Component({
