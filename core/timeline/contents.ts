@@ -72,7 +72,15 @@ function contentOf(kind: Leaf['kind'], piece: PlainPiece): Content {
       return contentWith({ ...base, kind: 'rest', doing: 'pause' });
     case 'rhythm': {
       const touches = touchesOf(piece);
-      return contentWith({ ...base, doing: 'rhythm', nonStop: true, gapMs: 0, row: piece.row, touches, words: piece.words ?? null });
+      return contentWith({
+        ...base,
+        doing: 'rhythm',
+        nonStop: true,
+        gapMs: 0,
+        row: piece.row,
+        touches,
+        words: piece.words ?? null,
+      });
     }
     case 'calls':
       return contentWith({
