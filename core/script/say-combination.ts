@@ -223,10 +223,11 @@ function wordsOf(combination: Combination, speech: Speech): Known {
   const before = known.get(combination);
   if (before?.by === speech.scheme && before.as === speech.strikesAs && before.sided === (speech.sided === true))
     return before;
+  const lone = isLone(combination);
   const turns =
-    speech.strikesAs === 'both'
+    speech.strikesAs === 'both' && !lone
       ? turnsWithNames(combination, speech)
-      : turnsAs(combination, isLone(combination) ? { ...speech, strikesAs: 'names' } : speech);
+      : turnsAs(combination, lone ? { ...speech, strikesAs: 'names' } : speech);
   const words = {
     by: speech.scheme,
     as: speech.strikesAs,

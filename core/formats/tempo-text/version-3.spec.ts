@@ -57,6 +57,16 @@ describe('what version 3 of a sheet keeps', () => {
     expect(kinds.has('new')).toBeFalse();
   });
 
+  it('beginners hear numbers and names where a combination begins; a lone strike has its name alone', () => {
+    const text = 'level: beginner\nround 1:00\n  build ladder every 0:30: 1 2\nround 1:00: 1 2';
+    const opened = (level: string): string[] =>
+      scriptOf(sheetOf(text.replace('beginner', level))).calls.flatMap(({ kind, say }) =>
+        kind === 'new' ? [say] : [],
+      );
+    expect(opened('beginner')).toEqual(['Jab.', 'Add the cross. All together: one, two.', 'One, two: jab, cross.']);
+    expect(opened('advanced').at(-1)).toBe('One, two.');
+  });
+
   it('bad lines are named with their mend', () => {
     const { faults } = readTempoText(
       'talk: loud\nsides: never\nround 1:00\n  build effort 5,60 every 0:20: 1 2\n  0:20 power 180%: 1',
