@@ -122,6 +122,10 @@ describe('limits of rooms', () => {
     host.say({ kind: 'show', to: 'w1', showing: { view: 'clock', lane: null, sound: false } });
     expect([stays.line.all('show').length, goes.line.all('show').length]).toEqual([1, 0]);
     expect(town.rooms.count().rooms).toBe(1);
+    // The tablet did not hear of the new code: it comes back to its one room by the old one.
+    host.gone();
+    expect(open({ room: host.room }).code).toBe(renewed?.code ?? '');
+    expect(town.rooms.count().rooms).toBe(1);
   });
 
   it('tell the tablet of many screens at once together', () => {

@@ -41,6 +41,8 @@ export interface Room {
   /** When the tablet was last on the line. */
   seen: number;
   readonly guests: Map<string, Guest>;
+  /** Codes that it had. */
+  readonly earlier: string[];
   next: number;
   /** Whether a list of who is there waits to be told, and when the last was. */
   membersWait: boolean;

@@ -122,7 +122,8 @@ export class Rooms {
    */
   private open(line: Line, { secret, room: given }: Extract<Hello, { kind: 'open' }>): Place {
     const own = given && this.passes.isRight(given, secret) ? given : null;
-    const known = own ? this.rooms.get(own.code) : undefined;
+    // A tablet whose line broke as its room got another code knows the old one.
+    const known = own ? (this.rooms.get(own.code) ?? this.movedFrom(own.code)) : undefined;
     if (known && isSame(known.secret, secret)) return this.comeBack(known, line);
     const share = this.shares.of(line.from);
     const address = addressOf(line.from);
@@ -136,6 +137,10 @@ export class Rooms {
     if (this.rooms.size >= wallLimits.rooms) return this.refuse(line, 'too many');
     if (!share.opens.take()) return this.refuse(line, 'too often');
     return this.make(line, secret, known ? null : own);
+  }
+
+  private movedFrom(code: string): Room | undefined {
+    return [...this.rooms.values()].find((room) => room.earlier.includes(code));
   }
 
   private comeBack(room: Room, line: Line): Place {
@@ -164,6 +169,7 @@ export class Rooms {
       host: line,
       seen: now,
       guests: new Map(),
+      earlier: [],
       next: 1,
       membersWait: false,
       membersTold: -Infinity,
@@ -246,6 +252,7 @@ export class Rooms {
     room.guests.delete(guest.id);
     tellMembers(room, this.clock);
     this.rooms.delete(room.code);
+    room.earlier.push(room.code);
     room.code = this.freshCode(room.code);
     room.control = freshSecret();
     this.rooms.set(room.code, room);

@@ -18,7 +18,7 @@ import { FocusField } from './focus-field';
 import { ChoiceField, type Choice } from './fields/choice-field';
 import { TextField } from './fields/text-field';
 
-/** The choice of whoever leaves to us how strikes are called. */
+/** Strikes are called as usual: what the wordings say nothing of. */
 const usually = 'usual' as const;
 
 /** The phrasebook: every wording in full and short, technique focuses, praise. */

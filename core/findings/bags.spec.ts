@@ -41,7 +41,7 @@ describe('bags told the truth', () => {
     expect(whats('bag', 'lane: pads, 2 places', ...one)).toEqual([]);
   });
 
-  it('every reason is told: no low kicks beside no circling', () => {
+  it('every reason is given: no low kicks beside no circling', () => {
     const [what = ''] = whats(
       'bag',
       'lane: heavy, 2 places, quarter, no low kicks',

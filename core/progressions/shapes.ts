@@ -85,7 +85,7 @@ export const usualRamp: readonly Percent[] = [50, 60, 70, 80, 100];
 
 /** The same combination at one effort after the other. `ramp(combination, [50, 70, 100])` has three stages. */
 export function ramp(goal: Combination, efforts: readonly Percent[] = usualRamp): Stage[] {
-  // One combination for all: what goes on is not named anew.
+  // One combination for all: what goes on is not named a second time.
   const combination = { items: goal.items };
   return efforts.map((effort, at) => ({ ...again(combination, at === 0 ? 'first' : 'effort'), effort }));
 }

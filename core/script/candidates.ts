@@ -6,7 +6,7 @@ import type { Milliseconds, SessionTime } from '../units';
 import { bellPhrase, phraseOf, phrases, worded, type Speech } from './speech';
 import { leastGap, longestForm, type Call, type Candidate, type Dropped } from './call';
 import { makerFor } from './candidate';
-import { countDown, kindTimeOf } from './clock-calls';
+import { countDown, kindTimesOf } from './clock-calls';
 import type { FocusTrail } from './focus';
 import { breakNews } from './gear';
 import { usualOptions, type CallOptions } from './options';
@@ -136,6 +136,7 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
   const edits = new Map(options.edits.map((edit) => [edit.key, edit]));
   const passes = passesOf(timeline);
   const news = breakNews(passes, options);
+  const kinds = kindTimesOf(passes);
   const all: Candidate[] = [];
   const breaks: { at: SessionTime; calls: Call[] }[] = [];
   const muted: Dropped[] = [];
@@ -162,7 +163,7 @@ export function candidatesOf(timeline: Timeline, options: CallOptions = usualOpt
       return;
     }
     const begins = index === 0 ? overview(timeline, title, options) : null;
-    const kind = kindTimeOf(passes, index);
+    const kind = kinds.get(pass);
     const place = { pass, before, next, news: here, stood, lastWork, rounds, kind, begins };
     const made = passCalls(place, trail, options);
     all.push(...made.candidates);

@@ -142,32 +142,57 @@ function nextExercises(pass: Pass, make: Maker, { speech }: CallOptions): Candid
   });
 }
 
-/** The time of all blocks of one kind that follow each other, as two warm-ups do: their half and their end are told once. */
+/** All blocks of one kind that follow each other, rests between them passed over: half of their work, their end, its length. */
 export interface KindTime {
-  readonly at: SessionTime;
+  readonly half: SessionTime;
   readonly end: SessionTime;
+  readonly ms: Milliseconds;
 }
 
-/** The time of a pass and its neighbours of the same kind. `kindTimeOf(passesOf(timeline), 0).end` */
-export function kindTimeOf(passes: readonly Pass[], index: number): KindTime {
-  const kind = passes[index]?.block;
-  let [first, last] = [index, index];
-  while (passes[first - 1]?.block === kind && passes[first - 1]?.open === false) first -= 1;
-  while (passes[last + 1]?.block === kind && passes[last + 1]?.open === false) last += 1;
-  return { at: passes[first]?.at ?? 0, end: passes[last]?.end ?? 0 };
+function kindTime(passes: readonly Pass[]): KindTime {
+  const ms = passes.reduce((sum, { at, end }) => sum + end - at, 0);
+  let left = ms / 2;
+  const half = passes.find(({ at, end }) => {
+    if (left < end - at) return true;
+    left -= end - at;
+    return false;
+  });
+  return { half: (half?.at ?? 0) + left, end: passes.at(-1)?.end ?? 0, ms };
+}
+
+/**
+ * The time of its kind for each pass of work outside rounds. Rounds have their own clock, so a changed round leaves the
+ * others as they are.
+ * @example kindTimesOf(passesOf(timeline)).get(warmUp)?.end // 300000
+ */
+export function kindTimesOf(passes: readonly Pass[]): ReadonlyMap<Pass, KindTime> {
+  const groups: Pass[][] = [];
+  for (const pass of passes) {
+    if (pass.block === 'rest') continue;
+    const last = groups.at(-1);
+    if (last?.[0]?.block === pass.block) last.push(pass);
+    else groups.push([pass]);
+  }
+  return new Map(
+    groups.flatMap((group) => {
+      if (group[0]?.isWork !== true || group[0].isRound) return [];
+      const time = kindTime(group);
+      return group.map((pass) => [pass, time] as const);
+    }),
+  );
 }
 
 /** The clock of work outside rounds: half of it, the last ten seconds, what comes next; wordings of its own. */
-export function blockClock(pass: Pass, kind: KindTime, make: Maker, options: CallOptions): Candidate[] {
+export function blockClock(pass: Pass, kind: KindTime | undefined, make: Maker, options: CallOptions): Candidate[] {
   const { speech } = options;
   if (options.blockClock === 'names') return [];
   const length = pass.end - pass.at;
   const [leaf] = pass.leaves;
   const block = plain((leaf ? blockWords[leaf.block] : '').toLowerCase());
-  const half = (kind.at + kind.end) / 2;
+  const half = kind?.half ?? pass.at + length / 2;
   const isHere = pass.at <= half && half < pass.end;
   return [
-    ...(isHere && kind.end - kind.at >= halfOfBlockFrom
+    ...(isHere && (kind?.ms ?? length) >= halfOfBlockFrom
       ? [make.within('time', half, half + lateTime, worded(speech, 'block half', { block }))]
       : []),
     ...(length >= tenFrom ? [make.exactly('count', pass.end - 10_000, worded(speech, 'block ten').full, 'ten')] : []),

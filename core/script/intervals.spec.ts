@@ -81,6 +81,15 @@ describe('the clock of blocks of one kind that follow each other', () => {
     expect(done).toEqual([240_000]);
   });
 
+  it('passes over a rest between two of them', () => {
+    const halves = said(/^half/i).flatMap(([at]) => (at >= 240 && at < 390 ? [at] : []));
+    expect(halves.length).toBe(1);
+    expect(halves[0]).toBeGreaterThanOrEqual(330);
+    const { calls, dropped } = scriptOf(sheet);
+    const done = [...calls, ...dropped].flatMap(({ say, opens }) => (say === 'Core done' ? [opens] : []));
+    expect(done).toEqual([390_000]);
+  });
+
   it('begins a rest with that it is done, then in order: water, breathing, what comes', () => {
     const rested = readTempoText('warm-up 2:00: skipping\nrest 0:20\ncore 1:00: plank').sheet;
     const calls = scriptOf(rested).calls.filter(({ at }) => at >= 120_000 && at < 130_000);

@@ -69,8 +69,8 @@ export interface PassPlace {
   readonly lastWork: Leaf | undefined;
   /** Rounds before it. */
   readonly rounds: number;
-  /** From when to when work of its kind goes on. */
-  readonly kind: KindTime;
+  /** The time of all work of its kind; undefined for rounds, rests and demos. */
+  readonly kind: KindTime | undefined;
   /** What the whole session is, where it begins with this pass. */
   readonly begins: Words | null;
 }
@@ -90,7 +90,7 @@ function workCalls({ pass, next, kind, ...place }: PassPlace, trail: FocusTrail,
   if (pass.isRound) out.push(...focusCalls(pass, trail, options));
   // One bell serves both rounds; before an open break it stands among what is said there.
   if (pass.isRound && next?.isRound !== true && next?.open !== true) out.push(endBell(pass, options));
-  const isLast = kind.end === pass.end;
+  const isLast = kind?.end === pass.end;
   if (!pass.isRound && isLast && next && !next.isRound && !next.open && options.blockClock === 'all')
     out.push(blockEnd(pass, options));
   if (!next) out.push(sessionEnd(pass, options));
@@ -241,8 +241,9 @@ export function passCalls(place: PassPlace, trail: FocusTrail, options: CallOpti
     stood.stance,
     lastWork,
     rounds,
-    kind.at,
-    kind.end,
+    kind?.half,
+    kind?.end,
+    kind?.ms,
     begins?.full.say,
   ];
   const known = remembered.get(pass);

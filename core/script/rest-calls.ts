@@ -251,7 +251,9 @@ export function restCalls(
 ): Candidate[] {
   const { speech, countFrom } = options;
   const make = makerFor(passPlace(pass), speech);
-  const from = pass.at + (before?.isWork && !before.isRound ? saidFirst(before, options) : afterBell);
+  // Between two blocks of a kind it is not said that the kind is done.
+  const endsKind = before?.isWork && !before.isRound && before.block !== next?.block;
+  const from = pass.at + (endsKind ? saidFirst(before, options) : afterBell);
   const until = pass.end - (counts ? countFrom * 1000 + clearOfEnd : clearOfEnd);
   const items = restItems(pass, next, news, options);
   const out = [...inOrder(items, from, until, make, speech)];

@@ -78,9 +78,9 @@ export class BlockView {
 
   protected readonly sayClock = sayClock;
   protected readonly schemas = blockSchema.shape;
-  /** Whether the reminders of the block are being written. */
   /** Whether the field of what the block is for stands open. */
   protected readonly purposing = signal(false);
+  /** Whether the cues of the block are being written. */
   protected readonly reminding = signal(false);
   /** Whether the coach's own calls of the block are being written. */
   protected readonly calling = signal(false);

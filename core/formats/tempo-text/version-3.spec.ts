@@ -39,7 +39,7 @@ describe('what version 3 of a sheet keeps', () => {
     expect(power?.focus).toBeUndefined();
   });
 
-  it('a build of effort has a stage for each per cent, all of one combination, which is not named anew', () => {
+  it('a build of effort has a stage for each per cent, all of one combination, which is named once', () => {
     const sheet = sheetOf('round 1:40\n  build effort 50,60,70,80,100 every 0:20: 2 3 2');
     const timeline = compile(sheet);
     expect(timeline.leaves.map(({ effort, ms }) => [effort, ms])).toEqual(
